@@ -1,0 +1,104 @@
+package org.kindgirdle.core.climate;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.units.Require;
+
+/**
+ * The climate of one place of the nursery: the site's normals with the place's shifts, replaced day by day by what was
+ * measured or is forecast, and the frosts that reach it.
+ */
+public final class PlaceClimate {
+
+    private final double latitude;
+    private final MonthlyNormals normals;
+    private final @Nullable FrostCalendar frosts;
+    private final double winterLowC;
+    private final double vpdFactor;
+    private final Map<LocalDate, DayTemperatures> known;
+
+    /**
+     * @param latitude degrees, south negative
+     * @param normals the normals with the place's shifts already in them
+     * @param frosts when it freezes here; null where it never does
+     * @param winterLowC the lowest night of a usual winter here, C
+     * @param vpdFactor what the place makes of the site's vapour pressure deficit, above 0
+     * @param known measured and forecast days, shifted like the normals
+     */
+    public PlaceClimate(
+            double latitude,
+            MonthlyNormals normals,
+            @Nullable FrostCalendar frosts,
+            double winterLowC,
+            double vpdFactor,
+            Map<LocalDate, DayTemperatures> known) {
+        this.latitude = Require.within("latitude", latitude, -90, 90);
+        this.normals = normals;
+        this.frosts = frosts;
+        this.winterLowC = Require.within("winter low", winterLowC, -70, 40);
+        this.vpdFactor = Require.within("VPD factor", vpdFactor, 0.05, 5);
+        this.known = Map.copyOf(known);
+    }
+
+    public double latitude() {
+        return latitude;
+    }
+
+    public double winterLowC() {
+        return winterLowC;
+    }
+
+    public Optional<FrostCalendar> frosts() {
+        return Optional.ofNullable(frosts);
+    }
+
+    public DayTemperatures on(LocalDate day) {
+        DayTemperatures actual = known.get(day);
+        return actual != null ? actual : normalOn(day.getDayOfYear());
+    }
+
+    /** The normal of a day of the year, 1 to 366. */
+    public DayTemperatures normalOn(int dayOfYear) {
+        return new DayTemperatures(normals.minC(dayOfYear), normals.maxC(dayOfYear));
+    }
+
+    public Sun sunOn(LocalDate day) {
+        return Sun.over(latitude, day.getDayOfYear());
+    }
+
+    /** The vapour pressure deficit of the place on a day, kPa. */
+    public double vpdKpaOn(LocalDate day) {
+        return on(day).vpdKpa(0) * vpdFactor;
+    }
+
+    /** The mean of the seven days that end with this one, C. */
+    public double sevenDayMeanC(LocalDate day) {
+        double sum = 0;
+        for (int back = 0; back < 7; back++) {
+            sum += on(day.minusDays(back)).meanC();
+        }
+        return sum / 7;
+    }
+
+    /** The day of the year with the lowest mean normal: where one growing year ends and the next begins. */
+    public int coldestDayOfYear() {
+        return extremeDayOfYear(-1);
+    }
+
+    /** The day of the year with the highest mean normal. */
+    public int warmestDayOfYear() {
+        return extremeDayOfYear(1);
+    }
+
+    private int extremeDayOfYear(int sign) {
+        int extreme = 1;
+        for (int day = 2; day <= 365; day++) {
+            if (sign * normalOn(day).meanC() > sign * normalOn(extreme).meanC()) {
+                extreme = day;
+            }
+        }
+        return extreme;
+    }
+}

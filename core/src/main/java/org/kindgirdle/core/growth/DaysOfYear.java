@@ -1,0 +1,26 @@
+package org.kindgirdle.core.growth;
+
+import java.time.LocalDate;
+import org.kindgirdle.core.units.Require;
+
+/**
+ * A span of days of the year, half-open [from, to), that may run over the turn of the year.
+ *
+ * @param from first day in it, 1 to 366
+ * @param to first day no longer in it, 1 to 366
+ */
+public record DaysOfYear(int from, int to) {
+
+    public DaysOfYear {
+        Require.within("first day of the year", from, 1, 366);
+        Require.within("last day of the year", to, 1, 366);
+    }
+
+    public boolean includes(int dayOfYear) {
+        return from <= to ? dayOfYear >= from && dayOfYear < to : dayOfYear >= from || dayOfYear < to;
+    }
+
+    public boolean includes(LocalDate day) {
+        return includes(day.getDayOfYear());
+    }
+}

@@ -1,0 +1,59 @@
+package org.kindgirdle.core.growth;
+
+import org.kindgirdle.core.set.Difficulty;
+import org.kindgirdle.core.units.Require;
+
+/**
+ * What is known of a species before the nursery's own records overrule it.
+ *
+ * @param code short code, six capitals
+ * @param botanical scientific name
+ * @param common the name growers use
+ * @param difficulty how hard it roots
+ * @param d50ThermalDays median thermal days from ring to full ball, above 0
+ * @param sigma spread of their logarithm, 0.01 to 2
+ * @param cardinals temperatures of root growth
+ * @param opensAtMeanC mean temperature from which it may be set, C
+ * @param leafCm2 area of one leaf, cm2
+ * @param habit whether it drops its leaves
+ * @param frostHardyToC what its top bears, C
+ * @param bridgesReadily whether bark heals over the ring easily
+ * @param preformedRoots whether root initials wait under the bark
+ * @param resproutsFromBareTrunk whether it comes again from a trunk without leaves
+ * @param buryNodesOk whether its stem may be buried
+ * @param ownRoots how it does on its own roots
+ * @param twoSeasons whether it needs a second growing season
+ * @param regulated a caution on law, or empty
+ * @param hazards a caution on handling, or empty
+ * @param note a remark, or empty
+ */
+public record SpeciesProfile(
+        String code,
+        String botanical,
+        String common,
+        Difficulty difficulty,
+        double d50ThermalDays,
+        double sigma,
+        CardinalTemperatures cardinals,
+        double opensAtMeanC,
+        double leafCm2,
+        Habit habit,
+        double frostHardyToC,
+        boolean bridgesReadily,
+        boolean preformedRoots,
+        boolean resproutsFromBareTrunk,
+        boolean buryNodesOk,
+        OwnRoots ownRoots,
+        boolean twoSeasons,
+        String regulated,
+        String hazards,
+        String note) {
+
+    public SpeciesProfile {
+        Require.within("d50, thermal days,", d50ThermalDays, 1, 2000);
+        Require.within("sigma", sigma, 0.01, 2);
+        Require.within("opens at mean, C,", opensAtMeanC, -10, 40);
+        Require.within("leaf area, cm2,", leafCm2, 0.1, 10_000);
+        Require.within("frost hardiness, C,", frostHardyToC, -60, 30);
+    }
+}

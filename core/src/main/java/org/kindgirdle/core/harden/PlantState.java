@@ -1,0 +1,71 @@
+package org.kindgirdle.core.harden;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Where a severed layer stands.
+ *
+ * @param severedOn the day it was cut off
+ * @param potted whether it is in its pot
+ * @param rung its step of the ladder
+ * @param rungSince the day it came there
+ * @param seen what was seen on it, oldest first
+ */
+public record PlantState(LocalDate severedOn, boolean potted, Rung rung, LocalDate rungSince, List<Seen> seen) {
+
+    /**
+     * @param on the day
+     * @param signs what was seen
+     */
+    public record Seen(LocalDate on, Set<PlantSign> signs) {
+
+        public Seen {
+            signs = Set.copyOf(signs);
+        }
+
+        boolean droops() {
+            return signs.contains(PlantSign.DROOP) || signs.contains(PlantSign.CURL);
+        }
+    }
+
+    public PlantState {
+        seen = List.copyOf(seen);
+    }
+
+    /** The last day it drooped or curled; null if it never did. */
+    public @Nullable LocalDate lastDroop() {
+        return seen.stream()
+                .filter(Seen::droops)
+                .map(Seen::on)
+                .reduce((a, b) -> b)
+                .orElse(null);
+    }
+
+    boolean everShowed(PlantSign sign) {
+        return seen.stream().anyMatch(one -> one.signs().contains(sign));
+    }
+
+    /** Whether the newest observation shows the sign. */
+    boolean showsNow(PlantSign sign) {
+        return !seen.isEmpty() && seen.get(seen.size() - 1).signs().contains(sign);
+    }
+
+    boolean droopsNow() {
+        return !seen.isEmpty() && seen.get(seen.size() - 1).droops();
+    }
+
+    /** Drooped on two days running, and still does. */
+    boolean wiltsTwoDaysRunning() {
+        return droopsNow()
+                && seen.stream()
+                        .anyMatch(one ->
+                                one.droops() && one.on().equals(lastDroopDay().minusDays(1)));
+    }
+
+    private LocalDate lastDroopDay() {
+        return seen.get(seen.size() - 1).on();
+    }
+}

@@ -1,0 +1,22 @@
+package org.kindgirdle.core.layer;
+
+import java.time.LocalDate;
+
+/**
+ * What is to be done next with a layer, and when.
+ *
+ * @param code LOOK, TOP_UP, or the name of a next step, a step of the young plant, or a thing to do beside
+ * @param from the first day it makes sense
+ * @param by the last day it may wait to
+ */
+public record Job(String code, LocalDate from, LocalDate by) {
+
+    public static final String LOOK = "LOOK";
+    public static final String TOP_UP = "TOP_UP";
+
+    public Job {
+        if (by.isBefore(from)) {
+            from = by;
+        }
+    }
+}

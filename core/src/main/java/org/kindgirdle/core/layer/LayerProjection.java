@@ -1,0 +1,69 @@
+package org.kindgirdle.core.layer;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.RecipeFactors;
+import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.look.AlsoDo;
+import org.kindgirdle.core.look.TopUp;
+import org.kindgirdle.core.look.Verdict;
+import org.kindgirdle.core.set.BranchLoad;
+import org.kindgirdle.core.set.RingAndBall;
+
+/**
+ * A layer as of a day: what the screens show and the rounds are planned from.
+ *
+ * @param state what the journal says
+ * @param ball cuts and ball, with the ring as it was cut
+ * @param load on the limb
+ * @param factors of the recipe on this limb and mother
+ * @param forecast of the roots; null after severance
+ * @param verdict the next step on the mother; null after severance
+ * @param hardening the next step of the young plant; null before severance and when finished
+ * @param alsoDo beside the step
+ * @param jobs all that is to be done, by last day
+ */
+public record LayerProjection(
+        LayerState state,
+        RingAndBall ball,
+        BranchLoad load,
+        RecipeFactors factors,
+        @Nullable RootForecast forecast,
+        @Nullable Verdict verdict,
+        @Nullable HardenVerdict hardening,
+        Set<AlsoDo> alsoDo,
+        List<Job> jobs) {
+
+    public LayerProjection {
+        alsoDo = Set.copyOf(alsoDo);
+        jobs = List.copyOf(jobs);
+    }
+
+    /** The job with the earliest last day; null if there is none. */
+    public @Nullable Job nextJob() {
+        return jobs.isEmpty() ? null : jobs.get(0);
+    }
+
+    /**
+     * The roots' time.
+     *
+     * @param thermalDays G by the end of the day
+     * @param ready what the looks leave of the time to ready
+     * @param readyP probability that the ball is full now
+     * @param q10 first day with a tenth of the probability, null beyond the horizon; q50 and q90 alike
+     * @param topUp how the ball dries
+     * @param topUpOn when it wants water
+     */
+    public record RootForecast(
+            double thermalDays,
+            TimeToReady ready,
+            double readyP,
+            @Nullable LocalDate q10,
+            @Nullable LocalDate q50,
+            @Nullable LocalDate q90,
+            TopUp topUp,
+            LocalDate topUpOn) {}
+}

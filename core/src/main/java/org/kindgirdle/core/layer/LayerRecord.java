@@ -1,0 +1,127 @@
+package org.kindgirdle.core.layer;
+
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.PlantSign;
+import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.look.Condition;
+import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.look.Sectors;
+import org.kindgirdle.core.set.Position;
+import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.core.units.Require;
+
+/** One thing that happened to a layer. What a record holds is what was seen or done, never what was concluded. */
+public sealed interface LayerRecord {
+
+    /**
+     * The layer was set.
+     *
+     * @param diameterMm of the branch under the ring
+     * @param ringMm width of the ring as cut; 0 where nothing was cut
+     * @param leavesBeyond leaves or buds on the tip side
+     * @param fromUnionMm from the ball to where the limb joins
+     * @param leanDeg of the limb from upright
+     */
+    record Set(
+            double diameterMm,
+            double ringMm,
+            Wood wood,
+            Position position,
+            int leavesBeyond,
+            double fromUnionMm,
+            double leanDeg,
+            School school,
+            boolean specimen,
+            boolean fruitToKeep)
+            implements LayerRecord {
+        public Set {
+            Require.within("diameter, mm,", diameterMm, RingAndBall.MIN_DIAMETER_MM, RingAndBall.MAX_DIAMETER_MM);
+            Require.within("ring, mm,", ringMm, 0, 300);
+            Require.within("leaves beyond", leavesBeyond, 0, 5000);
+            Require.within("distance from the union, mm,", fromUnionMm, 0, 20_000);
+            Require.within("lean, degrees,", leanDeg, 0, 180);
+        }
+    }
+
+    /** @param fillPercent how much of the ball is rooted, 0 to 100 */
+    record Looked(RootStage stage, Sectors sectors, double fillPercent, java.util.Set<Condition> conditions)
+            implements LayerRecord {
+        public Looked {
+            Require.within("fill, percent,", fillPercent, 0, 100);
+            conditions = java.util.Set.copyOf(conditions);
+        }
+    }
+
+    /** @param waterMl added to the ball */
+    record ToppedUp(double waterMl) implements LayerRecord {
+        public ToppedUp {
+            Require.within("water, mL,", waterMl, 0, 20_000);
+        }
+    }
+
+    /** Ringed again, with fresh medium and wrap. @param ringMm width of the new ring */
+    record Rerung(double ringMm) implements LayerRecord {
+        public Rerung {
+            Require.within("ring, mm,", ringMm, 1, 300);
+        }
+    }
+
+    /** @param cover the new cover, where the work changed it */
+    record Tended(Work work, @Nullable Cover cover) implements LayerRecord {}
+
+    /**
+     * Cut off the mother, into a closed tent.
+     *
+     * @param leavesBefore leaves on it before any were taken
+     * @param leavesLeft leaves that were left
+     */
+    record Severed(int leavesBefore, int leavesLeft) implements LayerRecord {
+        public Severed {
+            Require.within("leaves before", leavesBefore, 0, 5000);
+            Require.within("leaves left", leavesLeft, 0, leavesBefore);
+        }
+    }
+
+    /** @param potMl volume of the pot; 0 for straight into the ground */
+    record Potted(FirstMedium medium, double potMl) implements LayerRecord {
+        public Potted {
+            Require.within("pot, mL,", potMl, 0, 500_000);
+        }
+    }
+
+    /** What a severed layer is put in. */
+    enum FirstMedium {
+        LIGHT_MIX,
+        MOSS_STAGE,
+        GROUND
+    }
+
+    /** Moved to a rung of the ladder, up or back. */
+    record Moved(Rung rung) implements LayerRecord {}
+
+    record Observed(java.util.Set<PlantSign> signs) implements LayerRecord {
+        public Observed {
+            signs = java.util.Set.copyOf(signs);
+        }
+    }
+
+    record Released(Destination destination) implements LayerRecord {}
+
+    /** Where a released plant goes. */
+    enum Destination {
+        SALE,
+        PLANTED_OUT,
+        MOTHER_STOCK
+    }
+
+    record Lost(LossCause cause) implements LayerRecord {}
+
+    /** A remark only; the text stands with the event. */
+    record Noted() implements LayerRecord {}
+
+    /** Takes back the record that the event corrects. */
+    record Withdrawn() implements LayerRecord {}
+}

@@ -1,0 +1,93 @@
+package org.kindgirdle.core.layer;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.PlantState;
+import org.kindgirdle.core.look.Condition;
+import org.kindgirdle.core.look.Sectors;
+
+/**
+ * What the journal of a layer says, with no weather and no rule in it yet.
+ *
+ * @param ringedOn the last ring
+ * @param looks since the last ring, oldest first
+ * @param conditions found and not yet mended
+ * @param covers changes of cover, oldest first
+ * @param wateredOn the day the ball was last wet through
+ * @param plant after severance; null before it
+ * @param lastOn the day of the newest record
+ * @param conflicts events that could not be applied, with the reason
+ */
+public record LayerState(
+        LayerPhase phase,
+        LayerRecord.Set set,
+        LocalDate setOn,
+        double ringMm,
+        LocalDate ringedOn,
+        int attempts,
+        int rescores,
+        boolean bridgedBefore,
+        List<LookOn> looks,
+        Set<Condition> conditions,
+        List<CoverFrom> covers,
+        LocalDate wateredOn,
+        boolean propped,
+        boolean upsized,
+        boolean cleanedOut,
+        @Nullable WorkOn lastDecision,
+        @Nullable PlantState plant,
+        @Nullable LossCause lossCause,
+        LocalDate lastOn,
+        List<Conflict> conflicts) {
+
+    /** A look and its day. */
+    public record LookOn(LocalDate on, LayerRecord.Looked look) {}
+
+    /** A cover and the first day it counts. */
+    public record CoverFrom(LocalDate on, Cover cover) {}
+
+    /** A piece of work and its day. */
+    public record WorkOn(LocalDate on, Work work) {}
+
+    /** An event that does not fit what came before it. */
+    public record Conflict(UUID event, Reason reason) {}
+
+    /** Why an event could not be applied. */
+    public enum Reason {
+        NOT_SET_YET,
+        SET_TWICE,
+        NO_LONGER_ON_MOTHER,
+        NOT_SEVERED,
+        NOT_POTTED,
+        ALREADY_POTTED,
+        FINISHED
+    }
+
+    public LayerState {
+        looks = List.copyOf(looks);
+        conditions = Set.copyOf(conditions);
+        covers = List.copyOf(covers);
+        conflicts = List.copyOf(conflicts);
+    }
+
+    public RootStage stage() {
+        return looks.isEmpty() || cleanedOut ? RootStage.NONE : last().look().stage();
+    }
+
+    public Sectors sectors() {
+        return looks.isEmpty() || cleanedOut ? Sectors.empty() : last().look().sectors();
+    }
+
+    public double fillPercent() {
+        return looks.isEmpty() || cleanedOut ? 0 : last().look().fillPercent();
+    }
+
+    private LookOn last() {
+        return looks.get(looks.size() - 1);
+    }
+}

@@ -1,0 +1,230 @@
+package org.kindgirdle.core.layer;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.harden.PlantState;
+import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.look.Condition;
+
+/** Plays the journal of one layer from its first record to its last. */
+public final class Replay {
+
+    private @Nullable LayerEvent setEvent;
+    private LayerPhase phase = LayerPhase.ON_MOTHER;
+    private double ringMm;
+    private LocalDate ringedOn = LocalDate.MIN;
+    private int attempts;
+    private int rescores;
+    private boolean bridgedBefore;
+    private final List<LayerState.LookOn> looks = new ArrayList<>();
+    private final Set<Condition> conditions = EnumSet.noneOf(Condition.class);
+    private final List<LayerState.CoverFrom> covers = new ArrayList<>();
+    private LocalDate wateredOn = LocalDate.MIN;
+    private boolean propped;
+    private boolean upsized;
+    private boolean cleanedOut;
+    private LayerState.@Nullable WorkOn lastDecision;
+    private LocalDate severedOn = LocalDate.MIN;
+    private Rung rung = Rung.TENT;
+    private LocalDate rungSince = LocalDate.MIN;
+    private final List<PlantState.Seen> seen = new ArrayList<>();
+    private @Nullable LossCause lossCause;
+    private LocalDate lastOn = LocalDate.MIN;
+    private final List<LayerState.Conflict> conflicts = new ArrayList<>();
+
+    private Replay() {}
+
+    /**
+     * The state after all events, corrections counted.
+     *
+     * @throws IllegalArgumentException if no event that counts sets the layer
+     */
+    public static LayerState of(List<LayerEvent> journal) {
+        Replay replay = new Replay();
+        Set<UUID> counting = counting(journal);
+        journal.stream()
+                .filter(event -> counting.contains(event.id()))
+                .sorted(LayerEvent.ORDER)
+                .forEach(replay::apply);
+        return replay.state();
+    }
+
+    /** The events that no event in force corrects. A withdrawn correction brings back what it replaced. */
+    public static Set<UUID> counting(List<LayerEvent> journal) {
+        Map<UUID, List<LayerEvent>> corrections = new HashMap<>();
+        for (LayerEvent event : journal) {
+            if (event.corrects() != null) {
+                corrections
+                        .computeIfAbsent(event.corrects(), id -> new ArrayList<>())
+                        .add(event);
+            }
+        }
+        Set<UUID> counting = new HashSet<>();
+        for (LayerEvent event : journal) {
+            if (isInForce(event, corrections)) {
+                counting.add(event.id());
+            }
+        }
+        return counting;
+    }
+
+    private static boolean isInForce(LayerEvent event, Map<UUID, List<LayerEvent>> corrections) {
+        return corrections.getOrDefault(event.id(), List.of()).stream()
+                .noneMatch(correction -> isInForce(correction, corrections));
+    }
+
+    private void apply(LayerEvent event) {
+        LayerState.Reason against = against(event.what());
+        if (against != null) {
+            conflicts.add(new LayerState.Conflict(event.id(), against));
+            return;
+        }
+        LocalDate on = event.on();
+        LayerRecord what = event.what();
+        if (what instanceof LayerRecord.Set set) {
+            setEvent = event;
+            ringMm = set.ringMm();
+            ringedOn = on;
+            wateredOn = on;
+        } else if (what instanceof LayerRecord.Looked look) {
+            look(on, look);
+        } else if (what instanceof LayerRecord.ToppedUp) {
+            wateredOn = on;
+            conditions.remove(Condition.DRY);
+        } else if (what instanceof LayerRecord.Rerung rerung) {
+            ringAgain(on, rerung);
+        } else if (what instanceof LayerRecord.Tended tended) {
+            tend(on, tended);
+        } else if (what instanceof LayerRecord.Severed) {
+            phase = LayerPhase.SEVERED;
+            severedOn = on;
+            rung = Rung.TENT;
+            rungSince = on;
+        } else if (what instanceof LayerRecord.Potted) {
+            phase = LayerPhase.POTTED;
+        } else if (what instanceof LayerRecord.Moved moved) {
+            rung = moved.rung();
+            rungSince = on;
+        } else if (what instanceof LayerRecord.Observed observed) {
+            seen.add(new PlantState.Seen(on, observed.signs()));
+        } else if (what instanceof LayerRecord.Released) {
+            phase = LayerPhase.RELEASED;
+        } else if (what instanceof LayerRecord.Lost lost) {
+            phase = LayerPhase.LOST;
+            lossCause = lost.cause();
+        }
+        lastOn = on;
+    }
+
+    private LayerState.@Nullable Reason against(LayerRecord what) {
+        if (what instanceof LayerRecord.Noted || what instanceof LayerRecord.Withdrawn) {
+            return setEvent == null ? LayerState.Reason.NOT_SET_YET : null;
+        }
+        if (what instanceof LayerRecord.Set) {
+            return setEvent == null ? null : LayerState.Reason.SET_TWICE;
+        }
+        if (setEvent == null) {
+            return LayerState.Reason.NOT_SET_YET;
+        }
+        if (!phase.isLive()) {
+            return LayerState.Reason.FINISHED;
+        }
+        if (what instanceof LayerRecord.Lost) {
+            return null;
+        }
+        if (what instanceof LayerRecord.Potted) {
+            return phase == LayerPhase.SEVERED
+                    ? null
+                    : phase == LayerPhase.POTTED ? LayerState.Reason.ALREADY_POTTED : LayerState.Reason.NOT_SEVERED;
+        }
+        if (what instanceof LayerRecord.Released) {
+            return phase == LayerPhase.POTTED ? null : LayerState.Reason.NOT_POTTED;
+        }
+        if (what instanceof LayerRecord.Moved || what instanceof LayerRecord.Observed) {
+            return phase == LayerPhase.ON_MOTHER ? LayerState.Reason.NOT_SEVERED : null;
+        }
+        return phase == LayerPhase.ON_MOTHER ? null : LayerState.Reason.NO_LONGER_ON_MOTHER;
+    }
+
+    private void look(LocalDate on, LayerRecord.Looked look) {
+        looks.add(new LayerState.LookOn(on, look));
+        conditions.clear();
+        conditions.addAll(look.conditions());
+        cleanedOut = false;
+        bridgedBefore |= look.conditions().contains(Condition.BRIDGED);
+    }
+
+    private void ringAgain(LocalDate on, LayerRecord.Rerung rerung) {
+        attempts++;
+        ringMm = rerung.ringMm();
+        ringedOn = on;
+        wateredOn = on;
+        looks.clear();
+        cleanedOut = false;
+        // fresh medium and wrap on fresh wood: only what ails the top or the tie remains
+        conditions.retainAll(EnumSet.of(Condition.TOP_WILTED, Condition.TOP_DEAD, Condition.DETACHED, Condition.PESTS));
+    }
+
+    private void tend(LocalDate on, LayerRecord.Tended tended) {
+        Work work = tended.work();
+        conditions.removeAll(work.mends());
+        if (work.isWatering()) {
+            wateredOn = on;
+        }
+        if (tended.cover() != null) {
+            covers.add(new LayerState.CoverFrom(on, tended.cover()));
+        }
+        switch (work) {
+            case RESCORE -> rescores++;
+            case PROP -> propped = true;
+            case UPSIZE -> upsized = true;
+            case CLEAN_OUT -> {
+                cleanedOut = true;
+                conditions.add(Condition.MEDIUM_LOST);
+            }
+            case PROTECT, CARRY_OVER, HOLD_SPRING, HOLD_FRUIT, HOLD_DORMANT ->
+                lastDecision = new LayerState.WorkOn(on, work);
+            default -> {
+                // mending what was found is all that the other works do
+            }
+        }
+    }
+
+    private LayerState state() {
+        if (setEvent == null || !(setEvent.what() instanceof LayerRecord.Set set)) {
+            throw new IllegalArgumentException("the journal does not set the layer");
+        }
+        PlantState plant = severedOn.equals(LocalDate.MIN)
+                ? null
+                : new PlantState(severedOn, phase != LayerPhase.SEVERED, rung, rungSince, seen);
+        return new LayerState(
+                phase,
+                set,
+                setEvent.on(),
+                ringMm,
+                ringedOn,
+                attempts,
+                rescores,
+                bridgedBefore,
+                looks,
+                conditions,
+                covers,
+                wateredOn,
+                propped,
+                upsized,
+                cleanedOut,
+                lastDecision,
+                plant,
+                lossCause,
+                lastOn,
+                conflicts);
+    }
+}

@@ -1,0 +1,262 @@
+package org.kindgirdle.core.look;
+
+import static org.kindgirdle.core.look.Fact.Name.ATTEMPTS;
+import static org.kindgirdle.core.look.Fact.Name.BALL_DRIES;
+import static org.kindgirdle.core.look.Fact.Name.CONDITIONS;
+import static org.kindgirdle.core.look.Fact.Name.COVER;
+import static org.kindgirdle.core.look.Fact.Name.COVERAGE;
+import static org.kindgirdle.core.look.Fact.Name.DAYS_TO_FROST;
+import static org.kindgirdle.core.look.Fact.Name.ESTABLISH_DAYS;
+import static org.kindgirdle.core.look.Fact.Name.FRUIT_TO_KEEP;
+import static org.kindgirdle.core.look.Fact.Name.GROWING;
+import static org.kindgirdle.core.look.Fact.Name.HARDY;
+import static org.kindgirdle.core.look.Fact.Name.LEAFLESS;
+import static org.kindgirdle.core.look.Fact.Name.LOOKED;
+import static org.kindgirdle.core.look.Fact.Name.READY_P;
+import static org.kindgirdle.core.look.Fact.Name.RESCORES;
+import static org.kindgirdle.core.look.Fact.Name.SCHOOL;
+import static org.kindgirdle.core.look.Fact.Name.SPECIMEN;
+import static org.kindgirdle.core.look.Fact.Name.STAGE;
+import static org.kindgirdle.core.look.Fact.Name.STALLED_LOOKS;
+import static org.kindgirdle.core.look.Fact.Name.WINDOW_P;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.RootStage;
+
+/**
+ * The rules of the next step, in order: the first that applies decides. Their names are their stable ids. Rules from
+ * BALL_LOST to NOTHING_TO_DO are for a ball that is not full yet, those from EMPTY_SECTORS on for a full one.
+ */
+public enum NextStepRules {
+    TOP_DEAD(in -> in.has(Condition.TOP_DEAD) ? NextStep.LOST : null, CONDITIONS),
+    OFF_THE_MOTHER(in -> in.has(Condition.DETACHED) ? NextStep.RESCUE : null, CONDITIONS),
+    ROT(NextStepRules::onRot, CONDITIONS, STAGE, GROWING, ATTEMPTS, WINDOW_P),
+
+    BALL_LOST(
+            in -> in.isFilled() || !in.has(Condition.MEDIUM_LOST)
+                    ? null
+                    : in.stage().isAtLeast(RootStage.INITIALS) ? NextStep.REWRAP : again(in),
+            CONDITIONS,
+            STAGE,
+            GROWING,
+            WINDOW_P,
+            ATTEMPTS,
+            HARDY),
+    DRY(in -> !in.isFilled() && in.has(Condition.DRY) ? NextStep.REWET : null, CONDITIONS),
+    WRAP(
+            in -> !in.isFilled() && (in.has(Condition.WRAP_OPEN) || in.has(Condition.SLIPPED)) ? NextStep.REWRAP : null,
+            CONDITIONS),
+    TOP_WILTED(in -> !in.isFilled() && in.has(Condition.TOP_WILTED) ? NextStep.RELIEVE : null, CONDITIONS),
+    FIRST_LOOK_DUE(
+            in -> !in.isFilled() && !in.looked() && in.readyP() >= .5 ? NextStep.LOOK_NOW : null, LOOKED, READY_P),
+    BRIDGED(
+            in -> in.isFilled() || !in.has(Condition.BRIDGED)
+                    ? null
+                    : in.stage().isAtLeast(RootStage.INITIALS) ? NextStep.CUT_BRIDGE : again(in),
+            CONDITIONS,
+            STAGE,
+            GROWING,
+            WINDOW_P,
+            ATTEMPTS,
+            HARDY),
+    OVERDUE(
+            NextStepRules::onOverdue,
+            LOOKED,
+            READY_P,
+            STAGE,
+            STALLED_LOOKS,
+            GROWING,
+            WINDOW_P,
+            ATTEMPTS,
+            DAYS_TO_FROST,
+            COVER,
+            HARDY),
+    COLD_NEAR(NextStepRules::onColdNear, GROWING, DAYS_TO_FROST, HARDY, STAGE, COVER),
+    FEW_ROOTS_LATE(
+            in -> in.stage() == RootStage.ROOTED
+                            && in.isStalledTwice()
+                            && in.readyP() >= Thresholds.OVERDUE_P
+                            && (in.isFrostAtLeast(Thresholds.AMPLE_DAYS) || in.cover())
+                    ? NextStep.GAMBLE
+                    : null,
+            STAGE,
+            STALLED_LOOKS,
+            READY_P,
+            DAYS_TO_FROST,
+            COVER),
+    NOTHING_TO_DO(in -> in.isFilled() ? null : NextStep.WAIT, STAGE, READY_P, DAYS_TO_FROST),
+
+    EMPTY_SECTORS(
+            in -> in.specimen()
+                            && in.coverage() < .5
+                            && in.rescores() < 2
+                            && in.growing()
+                            && in.isFrostAtLeast(Thresholds.AMPLE_DAYS)
+                    ? NextStep.RESCORE
+                    : null,
+            SPECIMEN,
+            COVERAGE,
+            RESCORES,
+            GROWING,
+            DAYS_TO_FROST),
+    LEAF_FALLEN(
+            in -> !in.leafless()
+                    ? null
+                    : in.school() == School.SPRING && in.hardy() && !in.trouble()
+                            ? NextStep.HOLD_SPRING
+                            : NextStep.SEVER_DORMANT,
+            LEAFLESS,
+            SCHOOL,
+            HARDY,
+            CONDITIONS),
+    EVERGREEN_WINTER(NextStepRules::onEvergreenWinter, GROWING, CONDITIONS, HARDY, COVER),
+    TROUBLE(
+            in -> !in.trouble()
+                    ? null
+                    : in.room() ? NextStep.SEVER_SOON : in.cover() ? NextStep.SEVER_TO_COVER : NextStep.REWRAP,
+            CONDITIONS,
+            DAYS_TO_FROST,
+            ESTABLISH_DAYS,
+            COVER),
+    FRUIT(
+            in -> in.fruitToKeep()
+                            && in.stage() == RootStage.FILLED
+                            && in.isFrostAtLeast(in.establishDays() + Thresholds.FRUIT_DAYS)
+                    ? NextStep.HOLD_FRUIT
+                    : null,
+            FRUIT_TO_KEEP,
+            STAGE,
+            DAYS_TO_FROST,
+            ESTABLISH_DAYS),
+    SEVERING_SCHOOL(NextStepRules::bySchool, SCHOOL, HARDY, STAGE, BALL_DRIES, DAYS_TO_FROST, ESTABLISH_DAYS),
+    ROOM(
+            in -> !in.room() ? null : in.stage() == RootStage.MATURE ? NextStep.SEVER_SOON : NextStep.SEVER_NOW,
+            DAYS_TO_FROST,
+            ESTABLISH_DAYS,
+            STAGE),
+    NO_ROOM(
+            in -> in.cover() ? NextStep.SEVER_TO_COVER : in.hardy() ? NextStep.HOLD_DORMANT : NextStep.PROTECT,
+            DAYS_TO_FROST,
+            COVER,
+            HARDY);
+
+    private final Function<NextStepInputs, @Nullable NextStep> rule;
+    private final Set<Fact.Name> reads;
+
+    NextStepRules(Function<NextStepInputs, @Nullable NextStep> rule, Fact.Name... reads) {
+        this.rule = rule;
+        this.reads = Set.of(reads);
+    }
+
+    /** The next step for these inputs, with every rule's entry. */
+    public static Verdict decide(NextStepInputs in) {
+        List<Verdict.Entry> entries = new ArrayList<>();
+        NextStep step = null;
+        NextStepRules decidedBy = NO_ROOM;
+        for (NextStepRules candidate : values()) {
+            if (step != null) {
+                entries.add(new Verdict.Entry(candidate, Verdict.Outcome.NOT_EVALUATED, Set.of()));
+                continue;
+            }
+            step = candidate.rule.apply(in);
+            if (step != null) {
+                decidedBy = candidate;
+            }
+            entries.add(new Verdict.Entry(
+                    candidate,
+                    step == null ? Verdict.Outcome.PASSED_OVER : Verdict.Outcome.APPLIED,
+                    candidate.facts(in)));
+        }
+        if (step == null) {
+            throw new IllegalStateException("no rule applied to " + in);
+        }
+        return new Verdict(step, decidedBy, entries);
+    }
+
+    private Set<Fact> facts(NextStepInputs in) {
+        return Arrays.stream(Fact.Name.values())
+                .filter(reads::contains)
+                .map(name -> Fact.of(name, in))
+                .collect(Collectors.toSet());
+    }
+
+    private static NextStep again(NextStepInputs in) {
+        if (in.attempts() >= Thresholds.MOST_RERINGS) {
+            return NextStep.ABANDON;
+        }
+        if (in.growing() && in.windowP() >= Thresholds.AGAIN_P) {
+            return NextStep.RERING;
+        }
+        return in.hardy() ? NextStep.CARRY_OVER : NextStep.PROTECT;
+    }
+
+    private static @Nullable NextStep onRot(NextStepInputs in) {
+        if (!in.has(Condition.ROT)) {
+            return null;
+        }
+        if (in.isFilled()) {
+            return NextStep.SEVER_SOON;
+        }
+        if (in.stage() == RootStage.ROOTED) {
+            return NextStep.SEVER_TO_COVER;
+        }
+        if (!in.growing()) {
+            return NextStep.CLEAN_OUT;
+        }
+        return in.attempts() < Thresholds.MOST_RERINGS && in.windowP() >= Thresholds.AGAIN_P
+                ? NextStep.RERING
+                : NextStep.ABANDON;
+    }
+
+    private static @Nullable NextStep onOverdue(NextStepInputs in) {
+        boolean stuck =
+                !in.stage().isAtLeast(RootStage.INITIALS) || in.stage() == RootStage.INITIALS && in.isStalledTwice();
+        if (in.isFilled() || !in.looked() || in.readyP() < Thresholds.OVERDUE_P || !stuck) {
+            return null;
+        }
+        NextStep again = again(in);
+        boolean worthAGamble = in.stage() == RootStage.INITIALS && (in.room() || in.cover());
+        return again == NextStep.ABANDON && worthAGamble ? NextStep.GAMBLE : again;
+    }
+
+    private static @Nullable NextStep onColdNear(NextStepInputs in) {
+        if (in.isFilled() || !in.near()) {
+            return null;
+        }
+        if (in.hardy()) {
+            return NextStep.CARRY_OVER;
+        }
+        return in.stage() == RootStage.ROOTED && in.cover() ? NextStep.SEVER_TO_COVER : NextStep.PROTECT;
+    }
+
+    private static @Nullable NextStep onEvergreenWinter(NextStepInputs in) {
+        if (in.growing()) {
+            return null;
+        }
+        if (in.hardy() && !in.trouble()) {
+            return NextStep.HOLD_SPRING;
+        }
+        if (in.cover()) {
+            return NextStep.SEVER_TO_COVER;
+        }
+        return in.hardy() ? NextStep.REWRAP : NextStep.PROTECT;
+    }
+
+    private static @Nullable NextStep bySchool(NextStepInputs in) {
+        if (in.daysToFrost() == null || !in.hardy() || in.school() == School.IN_LEAF) {
+            return null;
+        }
+        if (in.school() == School.SPRING) {
+            return NextStep.HOLD_SPRING;
+        }
+        return in.stage() == RootStage.MATURE && in.ballDries() && in.room()
+                ? NextStep.SEVER_SOON
+                : NextStep.HOLD_DORMANT;
+    }
+}

@@ -1,0 +1,53 @@
+package org.kindgirdle.core.set;
+
+import java.util.Locale;
+import java.util.Optional;
+import org.kindgirdle.core.units.Require;
+
+/**
+ * The short code on a layer's label: four signs and a check sign, written {@code 7KM-4X}. The 23 signs leave out most
+ * look-alikes (0 and O, 1, I and L, S, Z, B, 8, G, Q, U, V). Since 23 is prime, the weighted check finds every single
+ * wrong sign and every two neighbours swapped.
+ */
+public final class LayerCode {
+
+    /** How many layers can have a code. */
+    public static final int CAPACITY = 23 * 23 * 23 * 23;
+
+    private static final String SIGNS = "234579ACDEFHJKMNPRTWXY6";
+    // coprime to 23: neighbours in number are far apart in writing, so that two tags of a batch are hard to mix up
+    private static final int SPREAD = 104_729;
+
+    private LayerCode() {}
+
+    /** The code of the n-th layer of a nursery, from 0. */
+    public static String of(int number) {
+        Require.within("layer number", number, 0, CAPACITY - 1);
+        long spread = (long) number * SPREAD % CAPACITY;
+        StringBuilder body = new StringBuilder();
+        for (int i = 0; i < 4; i++) {
+            body.append(SIGNS.charAt((int) (spread % 23)));
+            spread /= 23;
+        }
+        return body.substring(0, 3) + "-" + body.charAt(3) + check(body);
+    }
+
+    /** The code as written on labels, from typed text with or without its dash; empty if a sign is wrong. */
+    public static Optional<String> parse(String typed) {
+        String plain = typed.strip().toUpperCase(Locale.ROOT).replace("-", "").replace(" ", "");
+        if (plain.length() != 5 || plain.chars().anyMatch(sign -> SIGNS.indexOf(sign) < 0)) {
+            return Optional.empty();
+        }
+        return check(plain.substring(0, 4)) == plain.charAt(4)
+                ? Optional.of(plain.substring(0, 3) + "-" + plain.substring(3))
+                : Optional.empty();
+    }
+
+    private static char check(CharSequence body) {
+        int sum = 0;
+        for (int i = 0; i < 4; i++) {
+            sum += (i + 2) * SIGNS.indexOf(body.charAt(i));
+        }
+        return SIGNS.charAt(sum % 23);
+    }
+}

@@ -1,0 +1,24 @@
+package org.kindgirdle.core.units;
+
+/** What a quantity measures, with the SI unit that the application keeps it in. */
+public enum Dimension {
+    /** kept in millimetres */
+    LENGTH("mm"),
+    /** kept in millilitres */
+    VOLUME("mL"),
+    /** kept in grams */
+    MASS("g"),
+    /** kept in degrees Celsius */
+    TEMPERATURE("C");
+
+    private final String keptIn;
+
+    Dimension(String keptIn) {
+        this.keptIn = keptIn;
+    }
+
+    /** The symbol of the unit in which the number is stored. */
+    public String keptIn() {
+        return keptIn;
+    }
+}

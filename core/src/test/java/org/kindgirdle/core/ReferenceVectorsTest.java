@@ -1,0 +1,296 @@
+package org.kindgirdle.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.kindgirdle.core.VectorRows.Row;
+import org.kindgirdle.core.climate.BallWarmth;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.climate.DayTemperatures;
+import org.kindgirdle.core.climate.Exposure;
+import org.kindgirdle.core.climate.MonthlyNormals;
+import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.climate.Sun;
+import org.kindgirdle.core.growth.CardinalTemperatures;
+import org.kindgirdle.core.growth.DaysOfYear;
+import org.kindgirdle.core.growth.RecipeFactors;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.StageSeen;
+import org.kindgirdle.core.growth.ThermalSums;
+import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.look.Condition;
+import org.kindgirdle.core.look.NextStepInputs;
+import org.kindgirdle.core.look.NextStepRules;
+import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.look.TopUp;
+import org.kindgirdle.core.set.BranchLoad;
+import org.kindgirdle.core.set.Difficulty;
+import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.set.RootRun;
+import org.kindgirdle.core.set.Vigour;
+import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.core.set.Wound;
+import org.kindgirdle.core.set.Wrap;
+
+/** Every sum against worked rows. {@code -Dvectors=DIR} reads other rows of the same files. */
+class ReferenceVectorsTest {
+
+    @ParameterizedTest
+    @MethodSource
+    void temperature_response(Row row) {
+        row.agrees("rate", cardinals(row).rateAt(row.number("t_c")));
+    }
+
+    static Stream<Row> temperature_response() {
+        return VectorRows.of("temperature_response");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void daily_normal(Row row) {
+        List<Double> months = new ArrayList<>();
+        for (int month = 1; month <= 12; month++) {
+            months.add(row.number("m" + month));
+        }
+        row.agrees("value_c", new MonthlyNormals(months, months).minC(row.integer("day_of_year")));
+    }
+
+    static Stream<Row> daily_normal() {
+        return VectorRows.of("daily_normal");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void day_progress(Row row) {
+        DayTemperatures air = new DayTemperatures(row.number("tmin_c"), row.number("tmax_c"));
+        Sun sun = Sun.over(row.number("latitude"), row.integer("day_of_year"));
+        BallWarmth ball =
+                new BallWarmth(air, sun, row.code(Exposure.class, "exposure"), row.code(Cover.class, "cover"));
+        row.agrees("radiation_mj_m2", sun.radiationMjM2());
+        row.agrees("day_length_h", sun.dayLengthH());
+        row.agrees("thermal_days", cardinals(row).thermalDays(ball));
+        row.agrees("ball_max_c", ball.maxC());
+        row.agrees("vpd_kpa", air.vpdKpa(row.number("dew_depression_c")));
+    }
+
+    static Stream<Row> day_progress() {
+        return VectorRows.of("day_progress");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void ready_dates(Row row) {
+        PlaceClimate climate = new PlaceClimate(
+                row.number("latitude"),
+                new MonthlyNormals(numbers(row.text("tmin_months")), numbers(row.text("tmax_months"))),
+                null,
+                0,
+                1,
+                Map.of());
+        LocalDate setOn = LocalDate.parse(row.text("set_on"));
+        double speed = row.number("speed");
+        ThermalSums sums = new ThermalSums(
+                climate,
+                cardinals(row),
+                row.code(Exposure.class, "exposure"),
+                row.code(Cover.class, "cover"),
+                leafless(row),
+                setOn.minusDays(37),
+                setOn.plusDays(5));
+        row.agrees("thermal_days_after_60", speed * sums.between(setOn, setOn.plusDays(60)));
+        TimeToReady ready = TimeToReady.prior(row.number("d50"), row.number("sigma"));
+        for (int percent : new int[] {10, 50, 90}) {
+            Optional<LocalDate> day = sums.firstDayReaching(setOn, ready.quantile(percent / 100.0) / speed);
+            assertThat(day.map(LocalDate::toString).orElse(""))
+                    .as(row + " ready_" + percent)
+                    .isEqualTo(row.text("ready_" + percent));
+        }
+    }
+
+    static Stream<Row> ready_dates() {
+        return VectorRows.of("ready_dates");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void forecast_from_checks(Row row) {
+        List<StageSeen> looks = Arrays.stream(
+                        row.text("checks_stage@thermal_days").split(" "))
+                .filter(text -> !text.isBlank())
+                .map(text -> text.split("@"))
+                .map(parts ->
+                        new StageSeen(RootStage.values()[Integer.parseInt(parts[0])], Double.parseDouble(parts[1])))
+                .toList();
+        TimeToReady ready = TimeToReady.after(row.number("d50"), row.number("sigma"), looks);
+        row.agrees("low", ready.low());
+        row.agrees("high", ready.high());
+        assertThat(ready.looksAgree()).as(row.where()).isEqualTo(row.is("checks_agree"));
+        row.agrees("q10", ready.quantile(.1));
+        row.agrees("q50", ready.quantile(.5));
+        row.agrees("q90", ready.quantile(.9));
+        row.agrees("probability_ready", ready.readyBy(row.number("now_thermal_days")));
+    }
+
+    static Stream<Row> forecast_from_checks() {
+        return VectorRows.of("forecast_from_checks");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void ring_and_ball(Row row) {
+        RingAndBall cuts =
+                RingAndBall.of(row.number("diameter_mm"), row.is("bridges_readily"), row.is("bridged_before"));
+        row.agrees("ring_mm", cuts.ringMm());
+        row.agrees("ball_length_mm", cuts.ballLengthMm());
+        row.agrees("ball_diameter_mm", cuts.ballDiameterMm());
+        row.agrees("medium_ml", cuts.mediumMl());
+        row.agrees("film_cm2", cuts.filmCm2());
+    }
+
+    static Stream<Row> ring_and_ball() {
+        return VectorRows.of("ring_and_ball");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void next_step(Row row) {
+        NextStepInputs inputs = new NextStepInputs(
+                conditions(row),
+                row.is("looked"),
+                RootStage.values()[row.integer("stage")],
+                row.number("coverage"),
+                row.integer("stalled_looks"),
+                row.integer("attempts"),
+                row.integer("rescores"),
+                row.number("p_ready"),
+                row.number("window_p"),
+                row.is("growing"),
+                row.is("leafless"),
+                row.text("days_to_frost").isEmpty() ? null : row.integer("days_to_frost"),
+                row.integer("establish_days"),
+                row.is("hardy"),
+                row.is("cover"),
+                row.is("fruit_hold"),
+                row.is("specimen"),
+                row.is("ball_dries"),
+                row.code(School.class, "school"));
+        assertThat(NextStepRules.decide(inputs).step().name()).as(row.where()).isEqualTo(row.text("next_step"));
+    }
+
+    static Stream<Row> next_step() {
+        return VectorRows.of("next_step");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void recipe_factors(Row row) {
+        RecipeFactors factors = RecipeFactors.of(
+                row.code(Difficulty.class, "difficulty"),
+                row.code(Wound.class, "wound"),
+                row.code(Wood.class, "wood"),
+                row.code(RootRun.class, "root_run"),
+                row.code(Vigour.class, "vigour"),
+                row.code(Medium.class, "medium"),
+                row.number("hormone_ppm"),
+                row.is("preformed_roots"));
+        assertThat(factors.hormoneFit().name()).as(row.where()).isEqualTo(row.text("hormone_fit"));
+        row.agrees("speed", factors.speed());
+        row.agrees("odds", factors.odds());
+    }
+
+    static Stream<Row> recipe_factors() {
+        return VectorRows.of("recipe_factors");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void top_up(Row row) {
+        TopUp topUp = TopUp.of(
+                row.number("medium_ml"),
+                row.number("ball_length_mm"),
+                row.number("ball_diameter_mm"),
+                row.code(Medium.class, "medium"),
+                row.code(Wrap.class, "wrap"),
+                row.code(Exposure.class, "exposure"),
+                row.is("shaded_cover"),
+                row.number("vpd_kpa"),
+                RootStage.values()[row.integer("stage")]);
+        row.agrees("water_g", topUp.waterG());
+        row.agrees("loss_g_per_day", topUp.lossGDay());
+        row.agrees("raw_days", topUp.rawDays());
+        assertThat(topUp.intervalDays()).as(row.where()).isEqualTo(row.integer("interval_days"));
+    }
+
+    static Stream<Row> top_up() {
+        return VectorRows.of("top_up");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void branch_load(Row row) {
+        BranchLoad load = BranchLoad.of(
+                row.number("medium_ml"),
+                row.code(Medium.class, "medium"),
+                row.number("container_g"),
+                row.number("branch_mm"),
+                row.number("from_union_mm"),
+                row.number("lean_deg"),
+                row.code(Wood.class, "wood"));
+        row.agrees("mass_g", load.massG());
+        row.agrees("stress_mpa", load.stressMpa());
+        row.agrees("utilisation", load.utilisation());
+        row.agrees("deflection_mm", load.deflectionMm());
+    }
+
+    static Stream<Row> branch_load() {
+        return VectorRows.of("branch_load");
+    }
+
+    private static CardinalTemperatures cardinals(Row row) {
+        return new CardinalTemperatures(row.number("base_c"), row.number("optimum_c"), row.number("ceiling_c"));
+    }
+
+    private static List<Double> numbers(String text) {
+        return Arrays.stream(text.split(" ")).map(Double::valueOf).toList();
+    }
+
+    private static @Nullable DaysOfYear leafless(Row row) {
+        return row.text("leafless_from_day").isEmpty()
+                ? null
+                : new DaysOfYear(row.integer("leafless_from_day"), row.integer("leafless_to_day"));
+    }
+
+    private static Set<Condition> conditions(Row row) {
+        Set<Condition> found = EnumSet.noneOf(Condition.class);
+        Map<String, Condition> columns = Map.of(
+                "detached", Condition.DETACHED,
+                "rot", Condition.ROT,
+                "medium_lost", Condition.MEDIUM_LOST,
+                "dry", Condition.DRY,
+                "wrap_open", Condition.WRAP_OPEN,
+                "slipped", Condition.SLIPPED,
+                "top_wilted", Condition.TOP_WILTED,
+                "bridged", Condition.BRIDGED);
+        columns.forEach((column, condition) -> {
+            if (row.is(column)) {
+                found.add(condition);
+            }
+        });
+        if (!row.is("top_alive")) {
+            found.add(Condition.TOP_DEAD);
+        }
+        return found;
+    }
+}

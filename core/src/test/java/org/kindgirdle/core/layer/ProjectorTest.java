@@ -1,0 +1,167 @@
+package org.kindgirdle.core.layer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.Objects;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.harden.PlantSign;
+import org.kindgirdle.core.harden.PlantStep;
+import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.look.AlsoDo;
+import org.kindgirdle.core.look.Condition;
+import org.kindgirdle.core.look.NextStep;
+
+class ProjectorTest {
+
+    private static final LocalDate JULY = LocalDate.of(2026, 7, 10);
+
+    private static final LocalDate JUNE = LocalDate.of(2026, 6, 12);
+
+    @Test
+    void a_fresh_layer_waits_and_its_dates_lie_in_order() {
+        LayerProjection layer = new Carrow().set().asOf(JUNE);
+        LayerProjection.RootForecast forecast = Objects.requireNonNull(layer.forecast());
+        assertThat(step(layer)).isEqualTo(NextStep.WAIT);
+        assertThat(forecast.q10()).isAfter(JUNE).isBefore(forecast.q50());
+        assertThat(forecast.q50()).isBefore(forecast.q90());
+        assertThat(layer.jobs()).isSortedAccordingTo((a, b) -> a.by().compareTo(b.by()));
+        assertThat(layer.ball().ringMm()).isEqualTo(30);
+    }
+
+    @Test
+    void a_look_moves_the_dates_and_a_full_ball_is_cut() {
+        Carrow quince = new Carrow().set();
+        LocalDate before = Objects.requireNonNull(quince.asOf(JULY).forecast()).q50();
+        LocalDate after = Objects.requireNonNull(
+                        quince.look(JULY, RootStage.ROOTED, 2).asOf(JULY).forecast())
+                .q50();
+        assertThat(after).isBefore(before);
+        assertThat(step(quince.look(JULY.plusDays(10), RootStage.FILLED, 3).asOf(JULY.plusDays(10))))
+                .isEqualTo(NextStep.SEVER_NOW);
+    }
+
+    @Test
+    void work_mends_what_the_look_found() {
+        Carrow quince = new Carrow().set().look(JULY, RootStage.CALLUS, 0, Condition.DRY, Condition.ALGAE);
+        assertThat(step(quince.asOf(JULY))).isEqualTo(NextStep.REWET);
+        assertThat(quince.asOf(JULY).alsoDo()).containsExactly(AlsoDo.COVER);
+        quince.on(JULY, new LayerRecord.Tended(Work.REWET, null))
+                .on(JULY, new LayerRecord.Tended(Work.COVER, Cover.BLACK));
+        assertThat(step(quince.asOf(JULY))).isEqualTo(NextStep.WAIT);
+        assertThat(quince.asOf(JULY).alsoDo()).isEmpty();
+        assertThat(quince.asOf(JULY).state().wateredOn()).isEqualTo(JULY);
+    }
+
+    @Test
+    void a_black_cover_warms_from_its_day_on() {
+        LocalDate later = JULY.plusDays(20);
+        double foil = g(new Carrow().set().asOf(later));
+        double black = g(new Carrow()
+                .set()
+                .on(JULY, new LayerRecord.Tended(Work.COVER, Cover.BLACK))
+                .asOf(later));
+        double blackAllAlong = g(new Carrow()
+                .set()
+                .on(Carrow.SET_ON, new LayerRecord.Tended(Work.COVER, Cover.BLACK))
+                .asOf(later));
+        assertThat(black).isGreaterThan(foil).isLessThan(blackAllAlong);
+    }
+
+    @Test
+    void a_new_ring_starts_afresh_and_is_wider() {
+        LayerProjection before = new Carrow()
+                .set()
+                .look(JULY, RootStage.CALLUS, 0, Condition.BRIDGED)
+                .asOf(JULY);
+        LayerProjection again = new Carrow()
+                .set()
+                .look(JULY, RootStage.CALLUS, 0, Condition.BRIDGED)
+                .on(JULY, new LayerRecord.Rerung(37.5))
+                .asOf(JULY);
+        assertThat(before.state().conditions()).containsExactly(Condition.BRIDGED);
+        assertThat(again.state().attempts()).isEqualTo(1);
+        assertThat(again.state().conditions()).isEmpty();
+        assertThat(again.state().stage()).isEqualTo(RootStage.NONE);
+        assertThat(g(again)).isLessThan(1);
+    }
+
+    @Test
+    void a_cleaned_out_ring_waits_for_the_next_one() {
+        LayerProjection layer = new Carrow()
+                .set()
+                .look(JULY, RootStage.CALLUS, 0, Condition.ROT)
+                .on(JULY, new LayerRecord.Tended(Work.CLEAN_OUT, null))
+                .asOf(JULY);
+        assertThat(layer.state().conditions()).containsExactly(Condition.MEDIUM_LOST);
+        assertThat(step(layer)).isIn(NextStep.RERING, NextStep.CARRY_OVER);
+    }
+
+    @Test
+    void a_leaning_limb_asks_for_a_prop_until_it_has_one() {
+        Carrow heavy = new Carrow().set(2600, 85);
+        assertThat(heavy.asOf(JULY).alsoDo()).containsExactly(AlsoDo.PROP);
+        assertThat(heavy.on(JULY, new LayerRecord.Tended(Work.PROP, null))
+                        .asOf(JULY)
+                        .alsoDo())
+                .isEmpty();
+    }
+
+    @Test
+    void a_profile_with_a_longer_time_moves_the_dates() {
+        LayerState state = Replay.of(new Carrow().set().journal());
+        LocalDate quick = Objects.requireNonNull(Projector.project(state, Carrow.context(Carrow.QUINCE), JULY)
+                        .forecast())
+                .q50();
+        LocalDate slow = Objects.requireNonNull(Projector.project(state, Carrow.context(Carrow.quince(60)), JULY)
+                        .forecast())
+                .q50();
+        assertThat(slow).isAfter(Objects.requireNonNull(quick));
+    }
+
+    @Test
+    void after_severance_the_ladder_is_climbed_one_rung_at_a_time() {
+        Carrow plant = new Carrow().set().look(JULY, RootStage.FILLED, 3).on(JULY, new LayerRecord.Severed(12, 6));
+        assertThat(hardening(plant.asOf(JULY)).step()).isEqualTo(PlantStep.POT_UP);
+        plant.on(JULY, new LayerRecord.Potted(LayerRecord.FirstMedium.LIGHT_MIX, 2000));
+        assertThat(hardening(plant.asOf(JULY.plusDays(9))).lacking()).containsExactly(HardenVerdict.Lack.DAYS_ON_RUNG);
+        assertThat(hardening(plant.asOf(JULY.plusDays(10))).step()).isEqualTo(PlantStep.STEP_UP);
+        plant.on(JULY.plusDays(10), new LayerRecord.Moved(Rung.SHADE))
+                .on(JULY.plusDays(12), new LayerRecord.Observed(Set.of(PlantSign.DROOP)));
+        HardenVerdict droops = hardening(plant.asOf(JULY.plusDays(12)));
+        assertThat(droops.step()).isEqualTo(PlantStep.STEP_BACK);
+        assertThat(droops.to()).isEqualTo(Rung.TENT);
+        plant.on(JULY.plusDays(13), new LayerRecord.Observed(Set.of(PlantSign.DROOP)));
+        assertThat(hardening(plant.asOf(JULY.plusDays(13))).step()).isEqualTo(PlantStep.OPEN_AND_LOOK);
+    }
+
+    @Test
+    void release_wants_roots_growth_and_time_before_frost() {
+        Carrow plant = new Carrow()
+                .set()
+                .on(JULY, new LayerRecord.Severed(12, 6))
+                .on(JULY, new LayerRecord.Potted(LayerRecord.FirstMedium.LIGHT_MIX, 2000))
+                .on(JULY.plusDays(40), new LayerRecord.Moved(Rung.OPEN));
+        assertThat(hardening(plant.asOf(JULY.plusDays(47))).lacking())
+                .containsExactly(HardenVerdict.Lack.ROOTS_AT_EDGE, HardenVerdict.Lack.NEW_GROWTH);
+        plant.on(JULY.plusDays(47), new LayerRecord.Observed(Set.of(PlantSign.ROOTS_AT_EDGE, PlantSign.NEW_GROWTH)));
+        assertThat(hardening(plant.asOf(JULY.plusDays(47))).step()).isEqualTo(PlantStep.RELEASE);
+        assertThat(hardening(plant.asOf(LocalDate.of(2026, 10, 1))).step()).isEqualTo(PlantStep.HOLD_UNDER_COVER);
+    }
+
+    private static NextStep step(LayerProjection layer) {
+        return Objects.requireNonNull(layer.verdict()).step();
+    }
+
+    private static HardenVerdict hardening(LayerProjection layer) {
+        return Objects.requireNonNull(layer.hardening());
+    }
+
+    private static double g(LayerProjection layer) {
+        return Objects.requireNonNull(layer.forecast()).thermalDays();
+    }
+}

@@ -1,0 +1,75 @@
+package org.kindgirdle.core.layer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.growth.RootStage;
+
+class ReplayTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 7, 1);
+
+    @Test
+    void the_order_of_arrival_does_not_matter() {
+        List<LayerEvent> journal = new ArrayList<>(new Carrow()
+                .set()
+                .look(DAY, RootStage.CALLUS, 0)
+                .look(DAY.plusDays(9), RootStage.ROOTED, 2)
+                .on(DAY.plusDays(12), new LayerRecord.Severed(10, 5))
+                .on(DAY.plusDays(12), new LayerRecord.Potted(LayerRecord.FirstMedium.LIGHT_MIX, 1500))
+                .journal());
+        LayerState straight = Replay.of(journal);
+        Random random = new Random(3);
+        for (int i = 0; i < 50; i++) {
+            Collections.shuffle(journal, random);
+            assertThat(Replay.of(journal)).isEqualTo(straight);
+        }
+    }
+
+    @Test
+    void a_look_dated_before_the_severance_is_taken_one_after_it_conflicts() {
+        Carrow layer = new Carrow()
+                .set()
+                .on(DAY, new LayerRecord.Severed(10, 5))
+                .look(DAY.minusDays(1), RootStage.FILLED, 3)
+                .look(DAY.plusDays(1), RootStage.MATURE, 3);
+        LayerState state = Replay.of(layer.journal());
+        assertThat(state.stage()).isEqualTo(RootStage.FILLED);
+        assertThat(state.conflicts())
+                .containsExactly(
+                        new LayerState.Conflict(layer.journal().get(3).id(), LayerState.Reason.NO_LONGER_ON_MOTHER));
+    }
+
+    @Test
+    void a_withdrawn_record_is_gone_and_comes_back_when_that_is_withdrawn() {
+        Carrow layer = new Carrow().set().look(DAY, RootStage.ROOTED, 2);
+        layer.correct(1, new LayerRecord.Withdrawn());
+        assertThat(Replay.of(layer.journal()).stage()).isEqualTo(RootStage.NONE);
+        layer.correct(2, new LayerRecord.Withdrawn());
+        assertThat(Replay.of(layer.journal()).stage()).isEqualTo(RootStage.ROOTED);
+    }
+
+    @Test
+    void a_layer_that_is_lost_takes_no_more_work() {
+        LayerState state = Replay.of(new Carrow()
+                .set()
+                .on(DAY, new LayerRecord.Lost(LossCause.ANIMALS))
+                .on(DAY, new LayerRecord.Severed(4, 2))
+                .journal());
+        assertThat(state.phase()).isEqualTo(LayerPhase.LOST);
+        assertThat(state.conflicts())
+                .extracting(LayerState.Conflict::reason)
+                .containsExactly(LayerState.Reason.FINISHED);
+    }
+
+    @Test
+    void a_journal_without_a_set_is_no_layer() {
+        assertThatThrownBy(() -> Replay.of(List.of())).hasMessageContaining("does not set the layer");
+    }
+}

@@ -1,0 +1,53 @@
+package org.kindgirdle.core.set;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashSet;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class LayerCodeTest {
+
+    @Test
+    void every_layer_has_its_own_code_and_reads_back() {
+        Set<String> codes = new HashSet<>();
+        for (int number = 0; number < 50_000; number++) {
+            String code = LayerCode.of(number);
+            assertThat(codes.add(code)).as(code).isTrue();
+            assertThat(LayerCode.parse(code.toLowerCase().replace("-", ""))).contains(code);
+        }
+    }
+
+    @Test
+    void a_wrong_sign_or_two_swapped_ones_are_caught() {
+        Random random = new Random(20260710);
+        String signs = "234579ACDEFHJKMNPRTWXY6";
+        for (int i = 0; i < 2000; i++) {
+            String plain = LayerCode.of(random.nextInt(LayerCode.CAPACITY)).replace("-", "");
+            int at = random.nextInt(5);
+            char wrong = signs.charAt(random.nextInt(23));
+            if (wrong != plain.charAt(at)) {
+                assertThat(LayerCode.parse(plain.substring(0, at) + wrong + plain.substring(at + 1)))
+                        .as(plain + " with " + wrong + " at " + at)
+                        .isEmpty();
+            }
+            int first = random.nextInt(4);
+            if (plain.charAt(first) != plain.charAt(first + 1)) {
+                String swapped = plain.substring(0, first)
+                        + plain.charAt(first + 1)
+                        + plain.charAt(first)
+                        + plain.substring(first + 2);
+                assertThat(LayerCode.parse(swapped))
+                        .as(plain + " as " + swapped)
+                        .isEmpty();
+            }
+        }
+    }
+
+    @Test
+    void other_signs_are_no_code() {
+        assertThat(LayerCode.parse("0OI-1L")).isEmpty();
+        assertThat(LayerCode.parse("")).isEmpty();
+    }
+}
