@@ -13,7 +13,7 @@ import org.kindgirdle.core.units.Require;
 public record CardinalTemperatures(double baseC, double optimumC, double ceilingC) {
 
     public CardinalTemperatures {
-        Require.within("base temperature", baseC, -20, 40);
+        Require.within("baseC", baseC, -20, 40);
         if (!(optimumC > baseC && ceilingC > optimumC && ceilingC <= 60)) {
             throw new IllegalArgumentException(
                     "cardinal temperatures must rise from base to optimum to ceiling, at most" + " 60 C; they are "

@@ -50,10 +50,20 @@ public record SpeciesProfile(
         String note) {
 
     public SpeciesProfile {
-        Require.within("d50, thermal days,", d50ThermalDays, 1, 2000);
+        Require.present("code", code);
+        Require.present("botanical", botanical);
+        Require.present("common", common);
+        Require.present("difficulty", difficulty);
+        Require.present("cardinals", cardinals);
+        Require.present("habit", habit);
+        Require.present("ownRoots", ownRoots);
+        Require.present("regulated", regulated);
+        Require.present("hazards", hazards);
+        Require.present("note", note);
+        Require.within("d50ThermalDays", d50ThermalDays, 1, 2000);
         Require.within("sigma", sigma, 0.01, 2);
-        Require.within("opens at mean, C,", opensAtMeanC, -10, 40);
-        Require.within("leaf area, cm2,", leafCm2, 0.1, 10_000);
-        Require.within("frost hardiness, C,", frostHardyToC, -60, 30);
+        Require.within("opensAtMeanC", opensAtMeanC, -10, 40);
+        Require.within("leafCm2", leafCm2, 0.1, 10_000);
+        Require.within("frostHardyToC", frostHardyToC, -60, 30);
     }
 }

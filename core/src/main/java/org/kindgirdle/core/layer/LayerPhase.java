@@ -6,10 +6,12 @@ public enum LayerPhase {
     SEVERED,
     POTTED,
     RELEASED,
-    LOST;
+    LOST,
+    /** taken back: it was never set */
+    WITHDRAWN;
 
     /** Whether anything is still to be done with it. */
     public boolean isLive() {
-        return this != RELEASED && this != LOST;
+        return this == ON_MOTHER || this == SEVERED || this == POTTED;
     }
 }

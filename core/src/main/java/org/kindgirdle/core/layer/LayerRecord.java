@@ -38,11 +38,14 @@ public sealed interface LayerRecord {
             boolean fruitToKeep)
             implements LayerRecord {
         public Set {
-            Require.within("diameter, mm,", diameterMm, RingAndBall.MIN_DIAMETER_MM, RingAndBall.MAX_DIAMETER_MM);
-            Require.within("ring, mm,", ringMm, 0, 300);
-            Require.within("leaves beyond", leavesBeyond, 0, 5000);
-            Require.within("distance from the union, mm,", fromUnionMm, 0, 20_000);
-            Require.within("lean, degrees,", leanDeg, 0, 180);
+            Require.within("diameterMm", diameterMm, RingAndBall.MIN_DIAMETER_MM, RingAndBall.MAX_DIAMETER_MM);
+            Require.within("ringMm", ringMm, 0, 300);
+            Require.within("leavesBeyond", leavesBeyond, 0, 5000);
+            Require.within("fromUnionMm", fromUnionMm, 0, 20_000);
+            Require.within("leanDeg", leanDeg, 0, 180);
+            Require.present("wood", wood);
+            Require.present("position", position);
+            Require.present("school", school);
         }
     }
 
@@ -50,27 +53,33 @@ public sealed interface LayerRecord {
     record Looked(RootStage stage, Sectors sectors, double fillPercent, java.util.Set<Condition> conditions)
             implements LayerRecord {
         public Looked {
-            Require.within("fill, percent,", fillPercent, 0, 100);
-            conditions = java.util.Set.copyOf(conditions);
+            Require.present("stage", stage);
+            Require.present("sectors", sectors);
+            Require.within("fillPercent", fillPercent, 0, 100);
+            conditions = java.util.Set.copyOf(Require.present("conditions", conditions));
         }
     }
 
     /** @param waterMl added to the ball */
     record ToppedUp(double waterMl) implements LayerRecord {
         public ToppedUp {
-            Require.within("water, mL,", waterMl, 0, 20_000);
+            Require.within("waterMl", waterMl, 0, 20_000);
         }
     }
 
     /** Ringed again, with fresh medium and wrap. @param ringMm width of the new ring */
     record Rerung(double ringMm) implements LayerRecord {
         public Rerung {
-            Require.within("ring, mm,", ringMm, 1, 300);
+            Require.within("ringMm", ringMm, 1, 300);
         }
     }
 
     /** @param cover the new cover, where the work changed it */
-    record Tended(Work work, @Nullable Cover cover) implements LayerRecord {}
+    record Tended(Work work, @Nullable Cover cover) implements LayerRecord {
+        public Tended {
+            Require.present("work", work);
+        }
+    }
 
     /**
      * Cut off the mother, into a closed tent.
@@ -80,15 +89,16 @@ public sealed interface LayerRecord {
      */
     record Severed(int leavesBefore, int leavesLeft) implements LayerRecord {
         public Severed {
-            Require.within("leaves before", leavesBefore, 0, 5000);
-            Require.within("leaves left", leavesLeft, 0, leavesBefore);
+            Require.within("leavesBefore", leavesBefore, 0, 5000);
+            Require.within("leavesLeft", leavesLeft, 0, leavesBefore);
         }
     }
 
     /** @param potMl volume of the pot; 0 for straight into the ground */
     record Potted(FirstMedium medium, double potMl) implements LayerRecord {
         public Potted {
-            Require.within("pot, mL,", potMl, 0, 500_000);
+            Require.present("medium", medium);
+            Require.within("potMl", potMl, 0, 500_000);
         }
     }
 
@@ -100,15 +110,23 @@ public sealed interface LayerRecord {
     }
 
     /** Moved to a rung of the ladder, up or back. */
-    record Moved(Rung rung) implements LayerRecord {}
-
-    record Observed(java.util.Set<PlantSign> signs) implements LayerRecord {
-        public Observed {
-            signs = java.util.Set.copyOf(signs);
+    record Moved(Rung rung) implements LayerRecord {
+        public Moved {
+            Require.present("rung", rung);
         }
     }
 
-    record Released(Destination destination) implements LayerRecord {}
+    record Observed(java.util.Set<PlantSign> signs) implements LayerRecord {
+        public Observed {
+            signs = java.util.Set.copyOf(Require.present("signs", signs));
+        }
+    }
+
+    record Released(Destination destination) implements LayerRecord {
+        public Released {
+            Require.present("destination", destination);
+        }
+    }
 
     /** Where a released plant goes. */
     enum Destination {
@@ -117,7 +135,11 @@ public sealed interface LayerRecord {
         MOTHER_STOCK
     }
 
-    record Lost(LossCause cause) implements LayerRecord {}
+    record Lost(LossCause cause) implements LayerRecord {
+        public Lost {
+            Require.present("cause", cause);
+        }
+    }
 
     /** A remark only; the text stands with the event. */
     record Noted() implements LayerRecord {}

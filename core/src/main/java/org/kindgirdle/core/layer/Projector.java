@@ -1,6 +1,7 @@
 package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -46,6 +47,11 @@ public final class Projector {
     /** A ball with less medium than this is small, mL. */
     private static final double SMALL_BALL_ML = 400;
 
+    /** The curve of readiness leaves this much out on either side, and has about so many points. */
+    private static final double CURVE_TAIL = .01;
+
+    private static final int CURVE_POINTS = 40;
+
     private final LayerContext context;
     private final LayerState state;
     private final LocalDate today;
@@ -85,6 +91,38 @@ public final class Projector {
     public static LayerProjection project(LayerState state, LayerContext context, LocalDate today) {
         return new Projector(state, context, today).project();
     }
+
+    /**
+     * Probability of a full ball by the end of each of some days, evenly from the first on which anything is likely to
+     * the last on which anything is left; empty where the dates lie beyond the horizon or the layer is off its mother.
+     */
+    public static List<ReadyBy> readyCurve(LayerState state, LayerContext context, LocalDate today) {
+        LayerProjection.RootForecast forecast = project(state, context, today).forecast();
+        if (forecast == null) {
+            return List.of();
+        }
+        HeatTrack heat = new HeatTrack(state, context, new Projector(state, context, today).factors.speed());
+        Optional<LocalDate> first = heat.dayReaching(forecast.ready().quantile(CURVE_TAIL));
+        Optional<LocalDate> last = heat.dayReaching(forecast.ready().quantile(1 - CURVE_TAIL));
+        if (first.isEmpty() || last.isEmpty()) {
+            return List.of();
+        }
+        LocalDate from = first.get().minusDays(1);
+        long days = ChronoUnit.DAYS.between(from, last.get().plusDays(1));
+        long stride = Math.max(1, days / CURVE_POINTS);
+        List<ReadyBy> curve = new ArrayList<>();
+        for (long day = 0; day <= days; day += stride) {
+            LocalDate on = from.plusDays(day);
+            curve.add(new ReadyBy(on, forecast.ready().readyBy(heat.throughDay(on))));
+        }
+        return curve;
+    }
+
+    /**
+     * @param on a day
+     * @param readyP probability of a full ball by its end
+     */
+    public record ReadyBy(LocalDate on, double readyP) {}
 
     private LayerProjection project() {
         if (state.phase() == LayerPhase.ON_MOTHER) {

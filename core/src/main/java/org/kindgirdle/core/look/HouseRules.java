@@ -15,8 +15,8 @@ public record HouseRules(int establishDays, double youngRootKillC, double mature
     public static final HouseRules SHIPPED = new HouseRules(42, -5, -8);
 
     public HouseRules {
-        Require.within("establish days", establishDays, 7, 200);
-        Require.within("young root kill, C,", youngRootKillC, -30, 5);
-        Require.within("mature root kill, C,", matureRootKillC, -30, 5);
+        Require.within("establishDays", establishDays, 7, 200);
+        Require.within("youngRootKillC", youngRootKillC, -30, 5);
+        Require.within("matureRootKillC", matureRootKillC, -30, 5);
     }
 }

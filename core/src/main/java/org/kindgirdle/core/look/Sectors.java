@@ -15,11 +15,13 @@ public record Sectors(List<Integer> densities) {
     private static final int DEGREES = 360 / COUNT;
 
     public Sectors {
+        for (Integer density : densities) {
+            Require.within("sectors", Require.present("sectors", density), 0, 3);
+        }
         densities = List.copyOf(densities);
         if (densities.size() != COUNT) {
             throw new IllegalArgumentException("there are " + densities.size() + " sectors; it must be " + COUNT);
         }
-        densities.forEach(density -> Require.within("sector", density, 0, 3));
     }
 
     public static Sectors empty() {

@@ -12,8 +12,12 @@ import org.kindgirdle.core.units.Require;
 public record Recipe(Wound wound, double hormonePpm, Medium medium, Wrap wrap, Cover cover, double containerG) {
 
     public Recipe {
-        Require.within("hormone, ppm,", hormonePpm, 0, 100_000);
-        Require.within("container, g,", containerG, 0, 5000);
+        Require.present("wound", wound);
+        Require.present("medium", medium);
+        Require.present("wrap", wrap);
+        Require.present("cover", cover);
+        Require.within("hormonePpm", hormonePpm, 0, 100_000);
+        Require.within("containerG", containerG, 0, 5000);
     }
 
     /** Whether the bark is cut and the wood scraped clean, so that a ring bridges less. */

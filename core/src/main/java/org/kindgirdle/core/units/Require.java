@@ -1,5 +1,7 @@
 package org.kindgirdle.core.units;
 
+import org.jspecify.annotations.Nullable;
+
 /** Range checks, written so that NaN fails them. */
 public final class Require {
 
@@ -8,7 +10,15 @@ public final class Require {
     /** Returns the value if {@code low <= value <= high}. */
     public static double within(String name, double value, double low, double high) {
         if (!(value >= low && value <= high)) {
-            throw new IllegalArgumentException(name + " is " + value + "; it must be from " + low + " to " + high);
+            throw new OutOfRangeException(name, value, low, high);
+        }
+        return value;
+    }
+
+    /** Returns the value if there is one. */
+    public static <T> T present(String name, @Nullable T value) {
+        if (value == null) {
+            throw new MissingValueException(name);
         }
         return value;
     }
@@ -16,7 +26,7 @@ public final class Require {
     /** Returns the value if it is finite and above zero. */
     public static double positive(String name, double value) {
         if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
-            throw new IllegalArgumentException(name + " is " + value + "; it must be above 0");
+            throw new OutOfRangeException(name, value, Double.MIN_VALUE, Double.MAX_VALUE);
         }
         return value;
     }

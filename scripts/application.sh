@@ -1,0 +1,161 @@
+# Building, starting and stopping the application.
+
+JAR=$HOME_DIR/server/target/kind-girdle-server-0.1.0-SNAPSHOT-app.jar
+
+# What the jar is made of, as one number: unchanged sources are not built again.
+sources_stamp() {
+    find pom.xml core/pom.xml core/src/main server/pom.xml server/src/main web -path web/node_modules -prune -o -path web/dist -prune -o -path web/target -prune \
+        -o -type f -printf '%p %s %T@\n' | LC_ALL=C sort | cksum | cut -d' ' -f1
+}
+
+build_jar() {
+    local stamp
+    stamp=$(sources_stamp)
+    if [ -f "$JAR" ] && [ "$(cat server/target/kg-stamp 2>/dev/null)" = "$stamp" ]; then return; fi
+    ensure_build_tools
+    step "building (the first time it fetches the libraries: some minutes)"
+    mkdir -p server/target
+    mvn -q -B -pl server -am -DskipTests -Dspotless.check.skip=true package >server/target/kg-build.log 2>&1 ||
+        { grep -E 'ERROR|error' server/target/kg-build.log | head -n 8 >&2; fail "The build failed." "See server/target/kg-build.log"; }
+    sources_stamp >server/target/kg-stamp
+}
+
+java_command() {
+    exec env KG_DB_URL="$KG_DB_URL_USED" KG_PORT="$PORT" KG_DEMO="$1" \
+        java -Xms128m -Xmx512m -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -XX:+ExitOnOutOfMemoryError -Dkg.data="$DATA" -jar "$JAR" "${@:2}"
+}
+
+choose_port() {
+    PORT=${KG_PORT:-$1}
+    if port_taken "$PORT"; then
+        fail "Port $PORT is in use by another program." "Give another: KG_PORT=$((PORT + 1)) ./kg $2"
+    fi
+}
+
+wait_until_up() {
+    local pid=$1 waited=0
+    until curl -fs "http://127.0.0.1:$PORT/actuator/health/readiness" >/dev/null 2>&1; do
+        kill -0 "$pid" 2>/dev/null || { explain_log; fail "The application did not start." "See $LOGS/application.log"; }
+        waited=$((waited + 1))
+        [ "$waited" -lt 1200 ] || fail "The application is not ready after two minutes." "See $LOGS/application.log"
+        sleep 0.1
+    done
+}
+
+prepare() {
+    command -v curl >/dev/null 2>&1 || install_debian "curl" curl
+    has_jdk17 || install_debian "a Java 17 development kit" openjdk-17-jdk-headless
+    database_is_foreign || ensure_database_server
+    build_jar
+}
+
+run_demo() {
+    choose_data demo
+    if alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
+        fail "The demo runs already, at http://127.0.0.1:$(cat "$RUN/application.port")." "Use that one, or end it with Ctrl-C where it was started."
+    fi
+    say "Kind Girdle, the demo"
+    prepare
+    choose_port 8090 demo
+    if [ "${1:-}" = --fresh ]; then
+        stop_database
+        rm -rf "$DATA/db"
+    fi
+    trap 'stop_demo' EXIT
+    start_database
+    export_database
+    (java_command true) >>"$LOGS/application.log" 2>&1 </dev/null &
+    local pid=$!
+    printf '%s' "$pid" >"$RUN/application.pid"
+    printf '%s' "$PORT" >"$RUN/application.port"
+    wait_until_up "$pid"
+    say ""
+    say "  Open     http://127.0.0.1:$PORT"
+    say "  Sign in  maren (owner), ivo (grower) or pell (viewer); the password is moss-and-knife"
+    say "  It is Friday 10 July 2026 there; the clock can be moved forward at the top."
+    say "  Ctrl-C ends it."
+    trap 'exit 0' INT TERM
+    wait "$pid" || { explain_log; fail "The application ended." "See $LOGS/application.log"; }
+}
+
+stop_demo() {
+    trap - EXIT INT TERM
+    stop_application
+    stop_database
+}
+
+stop_application() {
+    alive "$RUN/application.pid" "-Dkg.data=$DATA" || { rm -f "$RUN/application.pid"; return 0; }
+    local pid waited=0
+    pid=$(cat "$RUN/application.pid")
+    kill "$pid" 2>/dev/null || true
+    while kill -0 "$pid" 2>/dev/null && [ "$waited" -lt 200 ]; do
+        sleep 0.1
+        waited=$((waited + 1))
+    done
+    rm -f "$RUN/application.pid"
+}
+
+start_nursery() {
+    choose_data nursery
+    if alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
+        say "It runs already, at http://127.0.0.1:$(cat "$RUN/application.port")"
+        return
+    fi
+    prepare
+    choose_port 8080 start
+    start_database
+    export_database
+    : >"$LOGS/application.log"
+    # its own session: it goes on when the terminal is closed
+    export PORT JAR DATA KG_DB_URL_USED
+    setsid bash -c '. "$0"; java_command false' "$HOME_DIR/scripts/application.sh" >>"$LOGS/application.log" 2>&1 </dev/null &
+    local pid=$!
+    printf '%s' "$pid" >"$RUN/application.pid"
+    printf '%s' "$PORT" >"$RUN/application.port"
+    wait_until_up "$pid"
+    say "Kind Girdle runs at http://127.0.0.1:$PORT"
+    grep -m1 'first owner' "$LOGS/application.log" || true
+}
+
+stop_nursery() {
+    choose_data nursery
+    stop_application
+    stop_database
+    say "Stopped."
+}
+
+show_status() {
+    for KIND in nursery demo; do
+        choose_data "$KIND"
+        if alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
+            say "$KIND: runs at http://127.0.0.1:$(cat "$RUN/application.port") since $(ps -o lstart= -p "$(cat "$RUN/application.pid")"), data in $DATA"
+        else
+            say "$KIND: does not run$([ -d "$DATA/db" ] && echo ", data in $DATA")"
+        fi
+    done
+}
+
+show_logs() {
+    choose_data "$([ -f "$HOME_DIR/data/nursery/logs/application.log" ] && echo nursery || echo demo)"
+    [ -f "$LOGS/application.log" ] || fail "There are no logs yet." "Run ./kg demo or ./kg start first."
+    if [ "${1:-}" = -f ]; then exec tail -n 50 -f "$LOGS/application.log"; fi
+    tail -n 200 "$LOGS/application.log"
+}
+
+rebuild_projections() {
+    choose_data "${KG_KIND:-nursery}"
+    prepare
+    local was_up=yes
+    alive "$RUN/db.pid" "--datadir=$DATA/db" || was_up=no
+    start_database
+    export_database
+    PORT=0
+    (java_command "$([ "$KIND" = demo ] && echo true || echo false)" rebuild) 2>>"$LOGS/application.log" | tail -n 1
+    [ "$was_up" = yes ] || stop_database
+}
+
+# The gravest line of the log, without the trace under it.
+explain_log() {
+    grep -E 'Caused by|ERROR|Description|Action' "$LOGS/application.log" | tail -n 1 | cut -c1-300 >&2 || true
+}

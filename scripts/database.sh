@@ -1,0 +1,89 @@
+# A private MariaDB on loopback in the data folder: own port, own password, nothing acknowledged is ever lost.
+
+database_is_foreign() { [ -n "${KG_DB_URL:-}" ]; }
+
+database_socket() {
+    # a socket's path may have 107 characters only: a deep data folder gets one in the temporary folder
+    local socket=$RUN/db.sock
+    [ ${#socket} -le 100 ] || socket=${TMPDIR:-/tmp}/kg-$(printf '%s' "$DATA" | cksum | cut -d' ' -f1).sock
+    printf '%s' "$socket"
+}
+
+make_secret() { head -c 24 /dev/urandom | base64 | tr -d '/+=' | cut -c1-28; }
+
+# mariadbd refuses to run as root unless told so; as anybody else it runs as that user
+database_user() { id -un; }
+
+start_database() {
+    database_is_foreign && return
+    SOCKET=$(database_socket)
+    DB_PID=$RUN/db.pid
+    if alive "$DB_PID" "--datadir=$DATA/db"; then
+        DB_PORT=$(cat "$RUN/db.port")
+        return
+    fi
+    rm -f "$DB_PID" "$SOCKET"
+    require_disk
+    local fresh=no
+    if [ ! -d "$DATA/db/mysql" ]; then
+        fresh=yes
+        step "making a private database in $DATA/db"
+        rm -rf "$DATA/db.new"
+        mariadb-install-db --no-defaults --user="$(database_user)" --datadir="$DATA/db.new" --auth-root-authentication-method=socket \
+            --auth-root-socket-user="$(database_user)" --skip-test-db >"$LOGS/db-install.log" 2>&1 ||
+            fail "The database could not be made." "See $LOGS/db-install.log"
+        mv "$DATA/db.new" "$DATA/db"
+    fi
+    DB_PORT=$(free_port "${KG_DB_PORT:-$([ "$KIND" = demo ] && echo 33390 || echo 33380)}")
+    printf '%s' "$DB_PORT" >"$RUN/db.port"
+    # its own session, so that Ctrl-C reaches the application first and the database last
+    setsid mariadbd --no-defaults --user="$(database_user)" --datadir="$DATA/db" --bind-address=127.0.0.1 --port="$DB_PORT" \
+        --socket="$SOCKET" --pid-file="$DB_PID" --skip-name-resolve \
+        --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci \
+        --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION \
+        --innodb-flush-log-at-trx-commit=1 --sync-binlog=1 --innodb-doublewrite=1 --innodb-buffer-pool-size=128M \
+        --default-time-zone=+00:00 --max-connections=60 >>"$LOGS/db.log" 2>&1 </dev/null &
+    local pid=$!
+    local waited=0
+    until mariadb-admin --no-defaults --socket="$SOCKET" --user="$(database_user)" ping >/dev/null 2>&1; do
+        kill -0 "$pid" 2>/dev/null || { tail -n 5 "$LOGS/db.log" >&2; fail "The database did not start." "See $LOGS/db.log"; }
+        waited=$((waited + 1))
+        [ "$waited" -lt 600 ] || fail "The database is not ready after a minute." "See $LOGS/db.log; a recovery after a crash may take longer: run kg again."
+        sleep 0.1
+    done
+    if [ "$fresh" = yes ] || [ ! -f "$SECRETS/db-password" ]; then
+        local password
+        password=$(make_secret)
+        as_database_root <<SQL || fail "The database's user could not be made." "See $LOGS/db.log"
+create database if not exists kindgirdle character set utf8mb4 collate utf8mb4_unicode_520_ci;
+create or replace user 'kindgirdle'@'127.0.0.1' identified by '$password';
+grant all on kindgirdle.* to 'kindgirdle'@'127.0.0.1';
+SQL
+        (umask 077 && printf '%s' "$password" >"$SECRETS/db-password")
+    fi
+}
+
+as_database_root() { mariadb --no-defaults --socket="$SOCKET" --user="$(database_user)" "$@"; }
+
+stop_database() {
+    database_is_foreign && return
+    SOCKET=$(database_socket)
+    alive "$RUN/db.pid" "--datadir=$DATA/db" || return 0
+    mariadb-admin --no-defaults --socket="$SOCKET" --user="$(database_user)" shutdown >/dev/null 2>&1 || kill "$(cat "$RUN/db.pid")" 2>/dev/null || true
+    local waited=0
+    while alive "$RUN/db.pid" "--datadir=$DATA/db" && [ "$waited" -lt 300 ]; do
+        sleep 0.1
+        waited=$((waited + 1))
+    done
+}
+
+export_database() {
+    if ! database_is_foreign; then
+        export KG_DB_URL_USED="jdbc:mariadb://127.0.0.1:$DB_PORT/kindgirdle"
+        KG_DB_PASSWORD=$(cat "$SECRETS/db-password")
+        KG_DB_USER=kindgirdle
+    else
+        export KG_DB_URL_USED=$KG_DB_URL
+    fi
+    export KG_DB_PASSWORD KG_DB_USER
+}

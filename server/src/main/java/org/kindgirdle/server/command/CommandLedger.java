@@ -1,0 +1,84 @@
+package org.kindgirdle.server.command;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.HexFormat;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Runs a command once. The client makes its UUID; the row of the command is written in the same transaction as its
+ * effect, so that a repeat, also one that arrives at the same moment, finds the answer of the first.
+ */
+@Service
+public class CommandLedger {
+
+    private final JdbcTemplate jdbc;
+    private final JsonMapper json;
+    private final BusinessClock clock;
+    private final CurrentPerson person;
+
+    CommandLedger(JdbcTemplate jdbc, JsonMapper json, BusinessClock clock, CurrentPerson person) {
+        this.jdbc = jdbc;
+        this.json = json;
+        this.clock = clock;
+        this.person = person;
+    }
+
+    /**
+     * @param id the client's UUID for this command
+     * @param kind what it does, with what it does it to
+     * @param body what was sent
+     * @param type of the answer
+     * @throws ProblemException 409 if the UUID was used for something else
+     */
+    @Transactional
+    public <T> T once(UUID id, String kind, Object body, Class<T> type, Supplier<T> effect) {
+        String hash = hash(kind, body);
+        long who = person.id();
+        // the unique key makes a second sender wait here until the first has committed or gone
+        int written = jdbc.update(
+                "insert ignore into command (id, person_id, kind, body_hash, response, created_at)"
+                        + " values (?, ?, ?, ?, 'null', ?)",
+                id.toString(),
+                who,
+                kind,
+                hash,
+                LocalDateTime.ofInstant(clock.systemNow(), ZoneOffset.UTC));
+        if (written == 0) {
+            Map<String, Object> stored =
+                    jdbc.queryForMap("select person_id, body_hash, response from command where id = ?", id.toString());
+            if (!hash.equals(stored.get("body_hash")) || who != ((Number) stored.get("person_id")).longValue()) {
+                throw ProblemException.conflict(
+                        "This UUID was used already",
+                        "Command " + id + " was sent before with something else in it. Nothing was written."
+                                + " Send a new command under a new UUID.",
+                        Map.of("commandId", id));
+            }
+            return json.readValue((String) stored.get("response"), type);
+        }
+        T answer = effect.get();
+        jdbc.update("update command set response = ? where id = ?", json.writeValueAsString(answer), id.toString());
+        return answer;
+    }
+
+    private String hash(String kind, Object body) {
+        try {
+            byte[] bytes = (kind + "\n" + json.writeValueAsString(body)).getBytes(StandardCharsets.UTF_8);
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,47 @@
+package org.kindgirdle.server.demo;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The demo's clock: it only goes forward. */
+@RestController
+@RequestMapping("/api/v1/demo-clock")
+class DemoController {
+
+    private final BusinessClock clock;
+
+    DemoController(BusinessClock clock) {
+        this.clock = clock;
+    }
+
+    record ClockView(@NotNull LocalDate today) {}
+
+    @GetMapping
+    ClockView today() {
+        return new ClockView(clock.today());
+    }
+
+    @PutMapping
+    ClockView move(@Valid @RequestBody ClockView to) {
+        if (!clock.isDemo()) {
+            throw ProblemException.forbidden("Only the demo's clock can be moved.");
+        }
+        LocalDate latest = DemoNursery.TODAY.plusYears(3);
+        if (to.today().isAfter(latest) || !clock.moveTo(to.today())) {
+            throw ProblemException.invalid(
+                    "today",
+                    to.today().toString(),
+                    "from " + clock.today() + " to " + latest,
+                    "The clock of the demo goes forward only, three years at most. Run ./kg demo --fresh to begin anew.");
+        }
+        return today();
+    }
+}

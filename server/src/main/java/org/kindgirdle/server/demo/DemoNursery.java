@@ -1,0 +1,173 @@
+package org.kindgirdle.server.demo;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Recipe;
+import org.kindgirdle.core.set.Wound;
+import org.kindgirdle.core.set.Wrap;
+import org.kindgirdle.server.nursery.FrostsView;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.nursery.Rights;
+import org.kindgirdle.server.nursery.SiteView;
+import org.kindgirdle.server.security.People;
+import org.kindgirdle.server.security.Role;
+import org.kindgirdle.server.security.SignedIn;
+import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.core.annotation.Order;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Tollen Fold on the Isle of Carrow: loaded once into an empty database in demo mode. Nobody in it is real. */
+@Component
+@Order(2)
+class DemoNursery implements ApplicationRunner {
+
+    static final LocalDate TODAY = LocalDate.of(2026, 7, 10);
+
+    private static final String PASSWORD = "moss-and-knife";
+
+    private final BusinessClock clock;
+    private final Nursery nursery;
+    private final People people;
+    private final DemoSeason season;
+    private final JdbcTemplate jdbc;
+    private final TransactionTemplate transaction;
+
+    DemoNursery(
+            BusinessClock clock,
+            Nursery nursery,
+            People people,
+            DemoSeason season,
+            JdbcTemplate jdbc,
+            TransactionTemplate transaction) {
+        this.clock = clock;
+        this.nursery = nursery;
+        this.people = people;
+        this.season = season;
+        this.jdbc = jdbc;
+        this.transaction = transaction;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (!clock.isDemo() || nursery.hasSite()) {
+            return;
+        }
+        // one transaction: a demo that was killed while it loaded begins anew
+        transaction.executeWithoutResult(status -> load());
+    }
+
+    private void load() {
+        jdbc.update("replace into demo_clock (id, today) values (1, ?)", DemoPlan.FIRST_DAY);
+        people.add("maren", "Maren Tollwick", PASSWORD, Role.OWNER);
+        people.add("ivo", "Ivo Sandmoor", PASSWORD, Role.GROWER);
+        people.add("pell", "Pell Ashdrake", PASSWORD, Role.VIEWER);
+        SignedIn maren = people.signedIn("maren");
+        SecurityContextHolder.getContext()
+                .setAuthentication(
+                        UsernamePasswordAuthenticationToken.authenticated(maren, null, maren.getAuthorities()));
+        try {
+            house();
+            season.play(mothers(), recipes(), TODAY);
+            clock.moveTo(TODAY);
+        } finally {
+            SecurityContextHolder.clearContext();
+        }
+    }
+
+    private void house() {
+        nursery.save(new SiteView(
+                "Tollen Fold, Isle of Carrow",
+                52.1,
+                "Europe/London",
+                List.of(2.6, 2.4, 3.3, 4.6, 7.3, 10.1, 12.2, 12.3, 10.6, 8.1, 5.1, 3.2),
+                List.of(7.6, 7.9, 10.0, 12.8, 16.1, 18.8, 20.8, 20.7, 18.3, 14.4, 10.6, 8.2),
+                new FrostsView(MonthDay.of(11, 8), MonthDay.of(10, 20), MonthDay.of(4, 14), MonthDay.of(5, 6)),
+                -4.5,
+                Set.of(DayOfWeek.TUESDAY, DayOfWeek.FRIDAY),
+                90,
+                0L));
+        for (DemoPlan.PlacePlan place : DemoPlan.PLACES) {
+            nursery.save(new PlaceView(
+                    null,
+                    place.name(),
+                    place.order(),
+                    place.exposure(),
+                    place.minShiftC(),
+                    place.maxShiftC(),
+                    place.vpdFactor(),
+                    place.frosts(),
+                    null,
+                    place.winterLowC(),
+                    0L));
+        }
+    }
+
+    private Map<String, Long> mothers() {
+        Map<String, Long> places = new HashMap<>();
+        nursery.places().forEach(place -> places.put(place.name(), key(place.id())));
+        Map<String, Long> ids = new HashMap<>();
+        for (DemoPlan.MotherPlan mother : DemoPlan.MOTHERS) {
+            MotherView saved = nursery.save(new MotherView(
+                    null,
+                    mother.code(),
+                    mother.species(),
+                    mother.variety(),
+                    key(places.get(mother.place())),
+                    mother.rootRun(),
+                    mother.vigour(),
+                    mother.sick(),
+                    Rights.FREE,
+                    mother.leafyShoots(),
+                    mother.note(),
+                    0L));
+            ids.put(saved.code(), key(saved.id()));
+        }
+        return ids;
+    }
+
+    private Map<String, Long> recipes() {
+        Map<String, Long> ids = new HashMap<>();
+        List<RecipeView> all = List.of(
+                recipe(
+                        "Moss and foil",
+                        new Recipe(Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0)),
+                recipe("Clear film", new Recipe(Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.TIED_FILM, Cover.CLEAR, 0)),
+                recipe("Coir bag", new Recipe(Wound.RING_SCRAPED, 2000, Medium.COIR, Wrap.SLIT_BAG, Cover.FOIL, 10)),
+                recipe(
+                        "Hinged pod",
+                        new Recipe(Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.HINGED_POD, Cover.BLACK, 45)));
+        for (RecipeView one : all) {
+            ids.put(one.name(), key(nursery.save(one).id()));
+        }
+        return ids;
+    }
+
+    private static RecipeView recipe(String name, Recipe recipe) {
+        return new RecipeView(null, name, School.IN_LEAF, recipe, 0, 0L);
+    }
+
+    private static long key(@Nullable Long id) {
+        if (id == null) {
+            throw new IllegalStateException("saved without an id");
+        }
+        return id;
+    }
+}

@@ -1,0 +1,124 @@
+package org.kindgirdle.server.demo;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import org.kindgirdle.core.climate.Exposure;
+import org.kindgirdle.core.look.Condition;
+import org.kindgirdle.core.set.RootRun;
+import org.kindgirdle.core.set.Vigour;
+import org.kindgirdle.server.nursery.PlaceFrosts;
+
+/** What stands where in the made-up nursery, and which layers are set when. Everything else follows from the core. */
+final class DemoPlan {
+
+    private DemoPlan() {}
+
+    /** The nursery's season so far begins here. */
+    static final LocalDate FIRST_DAY = LocalDate.of(2025, 6, 3);
+
+    record PlacePlan(
+            String name,
+            int order,
+            Exposure exposure,
+            double minShiftC,
+            double maxShiftC,
+            double vpdFactor,
+            PlaceFrosts frosts,
+            double winterLowC) {}
+
+    record MotherPlan(
+            String code,
+            String species,
+            String variety,
+            String place,
+            RootRun rootRun,
+            Vigour vigour,
+            int leafyShoots,
+            boolean sick,
+            String note) {}
+
+    /**
+     * Layers set together.
+     *
+     * @param trouble found at the last look on the first of them, and not yet mended; empty for none
+     */
+    record BatchPlan(
+            String mother,
+            String recipe,
+            LocalDate on,
+            int count,
+            double diameterMm,
+            double leanDeg,
+            Set<Condition> trouble) {}
+
+    static final List<PlacePlan> PLACES = List.of(
+            new PlacePlan("Walled garden", 1, Exposure.PART, .8, 1.2, .9, PlaceFrosts.SITE, -3.5),
+            new PlacePlan("Standing ground", 2, Exposure.PART, 0, .3, 1, PlaceFrosts.SITE, -4.5),
+            new PlacePlan("Long field", 3, Exposure.FULL, 0, 0, 1.1, PlaceFrosts.SITE, -4.8),
+            new PlacePlan("Tunnel 1", 4, Exposure.PART, 1.5, 5, 1.2, PlaceFrosts.SITE, -2.5),
+            new PlacePlan("Tunnel 2", 5, Exposure.PART, 4, 6, 1.1, PlaceFrosts.NONE, 2));
+
+    static final List<MotherPlan> MOTHERS = List.of(
+            new MotherPlan(
+                    "QU-01", "CYDOBL", "Harrow Gold", "Walled garden", RootRun.GROUND, Vigour.STRONG, 70, false, ""),
+            new MotherPlan(
+                    "QU-02", "CYDOBL", "Harrow Gold", "Long field", RootRun.GROUND, Vigour.NORMAL, 60, false, ""),
+            new MotherPlan(
+                    "QU-03",
+                    "CYDOBL",
+                    "Tollen Pear",
+                    "Long field",
+                    RootRun.GROUND,
+                    Vigour.NORMAL,
+                    45,
+                    true,
+                    "Leaf mottle seen in May: not to be cloned"),
+            new MotherPlan("MD-01", "MESGER", "Old Carrow", "Long field", RootRun.GROUND, Vigour.NORMAL, 55, false, ""),
+            new MotherPlan("MD-02", "MESGER", "Old Carrow", "Tunnel 1", RootRun.POT, Vigour.NORMAL, 24, false, ""),
+            new MotherPlan(
+                    "LQ-01", "ERIJAP", "Amber Lantern", "Tunnel 2", RootRun.GROUND, Vigour.STRONG, 40, false, ""),
+            new MotherPlan(
+                    "LQ-02",
+                    "ERIJAP",
+                    "Amber Lantern",
+                    "Walled garden",
+                    RootRun.GROUND,
+                    Vigour.NORMAL,
+                    36,
+                    false,
+                    "South wall"),
+            new MotherPlan("FJ-01", "FEISEL", "Grey Skerry", "Tunnel 2", RootRun.GROUND, Vigour.NORMAL, 48, false, ""),
+            new MotherPlan("FJ-02", "FEISEL", "Grey Skerry", "Tunnel 1", RootRun.POT, Vigour.WEAK, 18, false, ""),
+            new MotherPlan(
+                    "MU-01", "MORNIG", "Carrow Black", "Walled garden", RootRun.GROUND, Vigour.STRONG, 64, false, ""),
+            new MotherPlan("MU-02", "MORNIG", "Carrow Black", "Tunnel 1", RootRun.GROUND, Vigour.NORMAL, 30, false, ""),
+            new MotherPlan(
+                    "SM-01", "COTCOG", "Dusk Plume", "Standing ground", RootRun.POT, Vigour.NORMAL, 26, false, ""));
+
+    private static LocalDate day(int year, int month, int day) {
+        return LocalDate.of(year, month, day);
+    }
+
+    static final List<BatchPlan> BATCHES = List.of(
+            batch("MD-01", "Moss and foil", day(2025, 6, 3), 3, 15, 30),
+            batch("QU-01", "Moss and foil", day(2026, 4, 21), 3, 17, 20),
+            batch("LQ-01", "Moss and foil", day(2026, 4, 7), 3, 18, 35),
+            batch("FJ-01", "Coir bag", day(2026, 4, 7), 3, 13, 40),
+            batch("MU-02", "Moss and foil", day(2026, 4, 24), 3, 20, 25),
+            batch("QU-02", "Coir bag", day(2026, 5, 8), 3, 16, 30),
+            batch("MU-01", "Moss and foil", day(2026, 5, 12), 3, 19, 30, Condition.WRAP_OPEN),
+            batch("SM-01", "Moss and foil", day(2026, 5, 15), 3, 11, 45, Condition.BRIDGED),
+            batch("MD-02", "Moss and foil", day(2026, 5, 15), 2, 14, 30),
+            batch("LQ-02", "Clear film", day(2026, 5, 26), 3, 16, 35, Condition.ALGAE),
+            batch("QU-01", "Clear film", day(2026, 5, 29), 3, 15, 25),
+            batch("FJ-02", "Hinged pod", day(2026, 5, 29), 2, 9, 70, Condition.DRY),
+            batch("MD-01", "Moss and foil", day(2026, 6, 5), 2, 13, 30),
+            batch("MU-01", "Moss and foil", day(2026, 6, 19), 2, 18, 60),
+            batch("QU-02", "Coir bag", day(2026, 7, 7), 2, 15, 30));
+
+    private static BatchPlan batch(
+            String mother, String recipe, LocalDate on, int count, double mm, double lean, Condition... trouble) {
+        return new BatchPlan(mother, recipe, on, count, mm, lean, Set.of(trouble));
+    }
+}

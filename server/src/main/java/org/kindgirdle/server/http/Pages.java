@@ -1,0 +1,70 @@
+package org.kindgirdle.server.http;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.problem.ProblemException;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.filter.ShallowEtagHeaderFilter;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.PathResourceResolver;
+
+/** The pages of the application: hashed files are kept for a year, any other path is the one page that routes itself. */
+@Configuration
+class Pages implements WebMvcConfigurer {
+
+    @Override
+    public void addResourceHandlers(ResourceHandlerRegistry registry) {
+        registry.addResourceHandler("/assets/**")
+                .addResourceLocations("classpath:/static/assets/")
+                .setCacheControl(
+                        CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
+        registry.addResourceHandler("/**")
+                .addResourceLocations("classpath:/static/")
+                .setCacheControl(CacheControl.noCache())
+                .resourceChain(true)
+                .addResolver(new OnePage());
+    }
+
+    /** Falls back to the one page for every path that is no file. */
+    private static final class OnePage extends PathResourceResolver {
+
+        @Override
+        protected @Nullable Resource getResource(String path, Resource location) throws IOException {
+            Resource file = super.getResource(path, location);
+            if (file != null) {
+                return file;
+            }
+            return path.startsWith("api/") || path.startsWith("actuator/") || path.contains(".")
+                    ? null
+                    : new ClassPathResource("/static/index.html");
+        }
+    }
+
+    @Bean
+    FilterRegistrationBean<ShallowEtagHeaderFilter> etags() {
+        FilterRegistrationBean<ShallowEtagHeaderFilter> filter =
+                new FilterRegistrationBean<>(new ShallowEtagHeaderFilter());
+        filter.addUrlPatterns("/api/v1/*");
+        return filter;
+    }
+
+    /** What no other part of the API answers. */
+    @RestController
+    static class NoSuchEndpoint {
+
+        @RequestMapping("/api/**")
+        Object none(HttpServletRequest request) {
+            throw ProblemException.notFound("endpoint", request.getRequestURI());
+        }
+    }
+}

@@ -1,0 +1,73 @@
+package org.kindgirdle.server.http;
+
+import java.lang.reflect.RecordComponent;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.units.Dimension;
+import org.kindgirdle.core.units.Quantity;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.cfg.MapperConfig;
+import tools.jackson.databind.introspect.Annotated;
+import tools.jackson.databind.introspect.AnnotatedParameter;
+import tools.jackson.databind.introspect.NopAnnotationIntrospector;
+
+/**
+ * A record component whose name ends in its unit (Mm, Ml, C, G) takes a number in that unit or text with another:
+ * {@code "diameterMm": "3/4 in"} is 19.05.
+ */
+final class QuantityIntrospector extends NopAnnotationIntrospector {
+
+    private static final long serialVersionUID = 1;
+
+    /** The dimension that a name's ending stands for; null if none. */
+    static @Nullable Dimension dimension(String name) {
+        if (name.endsWith("Mm")) {
+            return Dimension.LENGTH;
+        }
+        if (name.endsWith("Ml")) {
+            return Dimension.VOLUME;
+        }
+        if (name.endsWith("C")) {
+            return Dimension.TEMPERATURE;
+        }
+        return name.endsWith("G") ? Dimension.MASS : null;
+    }
+
+    @Override
+    public @Nullable Object findDeserializer(MapperConfig<?> config, Annotated annotated) {
+        if (!(annotated instanceof AnnotatedParameter parameter)) {
+            return null;
+        }
+        Class<?> type = parameter.getRawType();
+        RecordComponent[] components = parameter.getDeclaringClass().getRecordComponents();
+        if (type != double.class && type != Double.class
+                || components == null
+                || parameter.getIndex() >= components.length) {
+            return null;
+        }
+        Dimension dimension = dimension(components[parameter.getIndex()].getName());
+        return dimension == null ? null : new QuantityDeserializer(dimension);
+    }
+
+    private static final class QuantityDeserializer extends ValueDeserializer<Double> {
+
+        private final Dimension dimension;
+
+        QuantityDeserializer(Dimension dimension) {
+            this.dimension = dimension;
+        }
+
+        @Override
+        public @Nullable Double deserialize(JsonParser json, DeserializationContext context) {
+            if (json.currentToken() == JsonToken.VALUE_STRING) {
+                return Quantity.parse(dimension, json.getString()).doubleValue();
+            }
+            if (json.currentToken().isNumeric()) {
+                return json.getDoubleValue();
+            }
+            return (Double) context.handleUnexpectedToken(Double.class, json);
+        }
+    }
+}

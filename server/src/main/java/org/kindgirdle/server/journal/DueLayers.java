@@ -1,0 +1,40 @@
+package org.kindgirdle.server.journal;
+
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import org.springframework.stereotype.Service;
+
+/** What is due, read from the index of the projections. */
+@Service
+public class DueLayers {
+
+    private final LayerRepository layers;
+
+    DueLayers(LayerRepository layers) {
+        this.layers = layers;
+    }
+
+    /** A layer whose next job may not wait. */
+    public record Due(String code, long motherId, String job, LocalDate by, List<String> alsoDo) {}
+
+    /** Live layers whose job's last day lies before a day, the most pressing first. */
+    public List<Due> before(LocalDate day) {
+        return layers.findByPhaseInAndJobByBeforeOrderByJobByAscIdAsc(Reprojection.LIVE, day).stream()
+                .map(layer -> new Due(
+                        layer.code,
+                        layer.motherId,
+                        Objects.requireNonNull(layer.job),
+                        Objects.requireNonNull(layer.jobBy),
+                        Arrays.stream(layer.alsoDo.split(","))
+                                .filter(code -> !code.isEmpty() && !code.equals(layer.job))
+                                .toList()))
+                .toList();
+    }
+
+    /** How many jobs can wait to a day or longer. */
+    public long countFrom(LocalDate day) {
+        return layers.countByPhaseInAndJobByGreaterThanEqual(Reprojection.LIVE, day);
+    }
+}

@@ -1,0 +1,53 @@
+package org.kindgirdle.server.journal;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.layer.LayerProjection;
+import org.kindgirdle.core.look.Fact;
+import org.kindgirdle.core.look.Verdict;
+
+/**
+ * A verdict as it was given when something was recorded, with all that it rested on.
+ *
+ * @param step a next step or a step of the young plant; null when the layer's life was over
+ * @param rule that decided; null after severance
+ * @param facts every input that a rule read, by name
+ * @param profileNumber of the species profile
+ * @param recipeNumber of the recipe
+ * @param rulesNumber of the house rules
+ */
+record GivenVerdict(
+        @Nullable String step,
+        @Nullable String rule,
+        Map<String, @Nullable Object> facts,
+        List<String> alsoDo,
+        LocalDate asOf,
+        int profileNumber,
+        int recipeNumber,
+        int rulesNumber) {
+
+    static GivenVerdict of(LayerProjection projection, Layer layer, NurserySnapshot nursery) {
+        Map<String, @Nullable Object> facts = new TreeMap<>();
+        Verdict verdict = projection.verdict();
+        if (verdict != null) {
+            verdict.entries().stream()
+                    .flatMap(entry -> entry.facts().stream())
+                    .forEach((Fact fact) -> facts.put(fact.name().name(), fact.value()));
+        }
+        String step = verdict != null
+                ? verdict.step().name()
+                : projection.hardening() != null ? projection.hardening().step().name() : null;
+        return new GivenVerdict(
+                step,
+                verdict == null ? null : verdict.decidedBy().name(),
+                facts,
+                projection.alsoDo().stream().sorted().map(Enum::name).toList(),
+                nursery.today(),
+                nursery.species(nursery.mother(layer.motherId).speciesCode()).profileNumber(),
+                layer.recipeNumber,
+                nursery.rulesNumber());
+    }
+}

@@ -1,0 +1,100 @@
+package org.kindgirdle.server.journal;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.SequenceGenerator;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.layer.LayerPhase;
+
+/** A layer: what it is, and the projection of its journal as of a day. */
+@Entity
+class Layer {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.SEQUENCE, generator = "layer_seq")
+    @SequenceGenerator(name = "layer_seq", sequenceName = "layer_seq", allocationSize = 50)
+    @Nullable
+    Long id;
+
+    int number;
+    String code = "";
+    UUID batchId = new UUID(0, 0);
+    long motherId;
+    long recipeId;
+    int recipeNumber;
+    LocalDate setOn = LocalDate.EPOCH;
+    int revision;
+
+    @Enumerated(EnumType.STRING)
+    LayerPhase phase = LayerPhase.ON_MOTHER;
+
+    @Enumerated(EnumType.STRING)
+    RootStage stage = RootStage.NONE;
+
+    double fillPercent;
+
+    /** a next step, or a step of the young plant */
+    @Nullable
+    String step;
+
+    /** codes with commas between */
+    String alsoDo = "";
+
+    @Nullable
+    @Column(name = "ready10_on")
+    LocalDate ready10On;
+
+    @Nullable
+    @Column(name = "ready50_on")
+    LocalDate ready50On;
+
+    @Nullable
+    @Column(name = "ready90_on")
+    LocalDate ready90On;
+
+    @Nullable
+    String job;
+
+    @Nullable
+    LocalDate jobFrom;
+
+    @Nullable
+    LocalDate jobBy;
+
+    @Enumerated(EnumType.STRING)
+    @Nullable
+    Rung rung;
+
+    int conflicts;
+    int profileNumber;
+    int rulesNumber;
+    LocalDate asOf = LocalDate.EPOCH;
+
+    protected Layer() {}
+
+    Layer(int number, String code, UUID batchId, long motherId, long recipeId, int recipeNumber, LocalDate setOn) {
+        this.number = number;
+        this.code = code;
+        this.batchId = batchId;
+        this.motherId = motherId;
+        this.recipeId = recipeId;
+        this.recipeNumber = recipeNumber;
+        this.setOn = setOn;
+    }
+
+    long id() {
+        if (id == null) {
+            throw new IllegalStateException("layer " + code + " is not saved yet");
+        }
+        return id;
+    }
+}

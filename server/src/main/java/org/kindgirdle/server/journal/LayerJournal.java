@@ -1,0 +1,223 @@
+package org.kindgirdle.server.journal;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.layer.LayerEvent;
+import org.kindgirdle.core.layer.LayerProjection;
+import org.kindgirdle.core.layer.LayerRecord;
+import org.kindgirdle.core.layer.LayerState;
+import org.kindgirdle.core.layer.Replay;
+import org.kindgirdle.core.set.LayerCode;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes the journal. The row of the layer, its projection and the record are one transaction. */
+@Service
+public class LayerJournal {
+
+    /** A device's clock may run ahead of the server's by this much. */
+    private static final Duration CLOCK_SLACK = Duration.ofMinutes(10);
+
+    private final LayerRepository layers;
+    private final LayerEventRepository events;
+    private final RecordCodec codec;
+    private final Snapshots snapshots;
+    private final BusinessClock clock;
+    private final CurrentPerson person;
+    private final JdbcTemplate jdbc;
+
+    LayerJournal(
+            LayerRepository layers,
+            LayerEventRepository events,
+            RecordCodec codec,
+            Snapshots snapshots,
+            BusinessClock clock,
+            CurrentPerson person,
+            JdbcTemplate jdbc) {
+        this.layers = layers;
+        this.events = events;
+        this.codec = codec;
+        this.snapshots = snapshots;
+        this.clock = clock;
+        this.person = person;
+        this.jdbc = jdbc;
+    }
+
+    /**
+     * A layer to be set.
+     *
+     * @param occurredAt when
+     * @param note a remark, or the reason for going on in spite of a warning
+     */
+    public record NewLayer(
+            long motherId, long recipeId, int recipeNumber, LayerRecord.Set set, Instant occurredAt, String note) {}
+
+    /** Sets layers. @return their codes, in order */
+    @Transactional
+    public List<String> set(UUID batchId, List<NewLayer> all) {
+        NurserySnapshot nursery = snapshots.take();
+        jdbc.update("update counter set next_value = next_value + ? where name = 'layer'", all.size());
+        Integer next = jdbc.queryForObject("select next_value from counter where name = 'layer'", Integer.class);
+        int number = (next == null ? 0 : next) - all.size();
+        List<Layer> rows = new ArrayList<>();
+        List<LayerEventRow> records = new ArrayList<>();
+        for (NewLayer one : all) {
+            checkTime(one.occurredAt());
+            LocalDate on = LocalDate.ofInstant(one.occurredAt(), clock.zone());
+            Layer layer = new Layer(
+                    number, LayerCode.of(number), batchId, one.motherId(), one.recipeId(), one.recipeNumber(), on);
+            number++;
+            UUID uuid = UUID.nameUUIDFromBytes((batchId + "/" + rows.size()).getBytes());
+            LayerEventRow record = row(uuid, RecordKind.SET, one.set(), one.occurredAt(), on, null, one.note());
+            rows.add(layers.save(layer));
+            record.layerId = layer.id();
+            LayerProjection projection = Projections.of(layer, List.of(codec.event(record)), nursery);
+            Projections.write(layer, projection, 1, nursery);
+            if (projection != null) {
+                record.verdict = codec.write(GivenVerdict.of(projection, layer, nursery));
+            }
+            records.add(record);
+        }
+        // the rows refer to one another by number only: layers must be there before their records
+        layers.flush();
+        events.saveAll(records);
+        return rows.stream().map(layer -> layer.code).toList();
+    }
+
+    /** Appends one record to a layer's journal. */
+    @Transactional
+    Recorded append(String code, UUID uuid, RecordRequest request) {
+        return append(
+                code,
+                uuid,
+                codec.read(request.kind(), request.details()),
+                request.occurredAt() == null ? clock.now() : request.occurredAt(),
+                request.corrects(),
+                request.note() == null ? "" : request.note());
+    }
+
+    /** Appends one record to a layer's journal. */
+    @Transactional
+    public Recorded append(
+            String code, UUID uuid, LayerRecord what, Instant occurredAt, @Nullable UUID corrects, String note) {
+        RecordKind kind = RecordKind.of(what);
+        checkTime(occurredAt);
+        Layer layer = layers.lockByCode(code).orElseThrow(() -> ProblemException.notFound("layer", code));
+        NurserySnapshot nursery = snapshots.take();
+        List<LayerEvent> journal = new ArrayList<>(codec.events(events.findByLayerIdOrderById(layer.id())));
+        checkCorrection(kind, corrects, journal);
+        LayerEventRow row =
+                row(uuid, kind, what, occurredAt, LocalDate.ofInstant(occurredAt, clock.zone()), corrects, note);
+        row.layerId = layer.id();
+
+        LayerState before = Projections.state(journal);
+        journal.add(codec.event(row));
+        LayerProjection projection = Projections.of(layer, journal, nursery);
+        if (corrects != null) {
+            checkNothingBuildsOn(before, projection == null ? null : projection.state(), journal);
+        }
+        Projections.write(layer, projection, journal.size(), nursery);
+        if (projection != null) {
+            row.verdict = codec.write(GivenVerdict.of(projection, layer, nursery));
+        }
+        events.save(row);
+        return new Recorded(uuid, layer.revision, projection == null ? null : conflict(projection, uuid));
+    }
+
+    private LayerEventRow row(
+            UUID uuid,
+            RecordKind kind,
+            LayerRecord what,
+            Instant occurredAt,
+            LocalDate on,
+            @Nullable UUID corrects,
+            String note) {
+        LayerEventRow row = LayerEventRow.fresh();
+        row.uuid = uuid;
+        row.kind = kind;
+        row.onDate = on;
+        row.occurredAt = occurredAt;
+        row.recordedAt = clock.systemNow();
+        row.clockOffsetDays = clock.offsetDays();
+        row.personId = person.id();
+        row.corrects = corrects;
+        row.details = codec.write(what);
+        row.note = note;
+        return row;
+    }
+
+    private void checkTime(Instant occurredAt) {
+        Instant latest = clock.now().plus(CLOCK_SLACK);
+        Instant earliest = clock.now().minus(Duration.ofDays(4 * 365));
+        if (occurredAt.isAfter(latest) || occurredAt.isBefore(earliest)) {
+            throw ProblemException.invalid(
+                    "occurredAt",
+                    occurredAt.toString(),
+                    "from " + earliest + " to " + latest,
+                    "A record can't be dated ahead of now, nor more than four years back.");
+        }
+    }
+
+    private static void checkCorrection(RecordKind kind, @Nullable UUID corrects, List<LayerEvent> journal) {
+        if (kind == RecordKind.WITHDRAWN && corrects == null) {
+            throw ProblemException.invalid(
+                    "corrects", "", "the id of a record of this layer", "Say which record is taken back.");
+        }
+        if (corrects != null && journal.stream().noneMatch(event -> event.id().equals(corrects))) {
+            throw ProblemException.invalid(
+                    "corrects",
+                    corrects.toString(),
+                    "the id of a record of this layer",
+                    "This layer has no such record.");
+        }
+    }
+
+    /** A correction that would leave later records without what they build on is refused, and they are named. */
+    private static void checkNothingBuildsOn(
+            @Nullable LayerState before, @Nullable LayerState after, List<LayerEvent> journal) {
+        Set<UUID> old = new HashSet<>();
+        if (before != null) {
+            before.conflicts().forEach(conflict -> old.add(conflict.event()));
+        }
+        List<String> builders = new ArrayList<>();
+        for (LayerEvent event : journal) {
+            boolean loses = after == null
+                    ? !(event.what() instanceof LayerRecord.Set)
+                            && !(event.what() instanceof LayerRecord.Withdrawn)
+                            && !(event.what() instanceof LayerRecord.Noted)
+                            && Replay.counting(journal).contains(event.id())
+                    : !old.contains(event.id())
+                            && after.conflicts().stream()
+                                    .anyMatch(conflict -> conflict.event().equals(event.id()));
+            if (loses) {
+                builders.add(RecordKind.of(event.what()) + " of " + event.on());
+            }
+        }
+        if (!builders.isEmpty()) {
+            throw ProblemException.conflict(
+                    "Later records build on this one",
+                    "Take these back first: " + String.join(", ", builders) + ". Nothing was written.",
+                    Map.of("buildOnIt", builders));
+        }
+    }
+
+    private static LayerState.@Nullable Reason conflict(LayerProjection projection, UUID uuid) {
+        return projection.state().conflicts().stream()
+                .filter(conflict -> conflict.event().equals(uuid))
+                .map(LayerState.Conflict::reason)
+                .findFirst()
+                .orElse(null);
+    }
+}

@@ -1,0 +1,28 @@
+package org.kindgirdle.server.journal;
+
+import jakarta.persistence.LockModeType;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.kindgirdle.core.layer.LayerPhase;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+interface LayerRepository extends JpaRepository<Layer, Long> {
+
+    Optional<Layer> findByCode(String code);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select l from Layer l where l.code = :code")
+    Optional<Layer> lockByCode(String code);
+
+    List<Layer> findByPhaseInOrderById(Collection<LayerPhase> phases);
+
+    List<Layer> findByPhaseInAndJobByBeforeOrderByJobByAscIdAsc(Collection<LayerPhase> phases, LocalDate day);
+
+    long countByPhaseInAndJobByGreaterThanEqual(Collection<LayerPhase> phases, LocalDate day);
+
+    List<Layer> findByMotherIdOrderById(long motherId);
+}

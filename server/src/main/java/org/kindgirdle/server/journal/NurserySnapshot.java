@@ -1,0 +1,138 @@
+package org.kindgirdle.server.journal;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.growth.ThermalSums;
+import org.kindgirdle.core.layer.LayerContext;
+import org.kindgirdle.core.look.HouseRules;
+import org.kindgirdle.core.set.Recipe;
+import org.kindgirdle.server.nursery.Climates;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.nursery.SiteView;
+import org.kindgirdle.server.nursery.SpeciesView;
+import org.kindgirdle.server.problem.ProblemException;
+
+/** The master data at one moment, read in a handful of statements, and the contexts of layers made from it. */
+public final class NurserySnapshot {
+
+    private final SiteView site;
+    private final LocalDate today;
+    private final Map<Long, MotherView> mothers;
+    private final Map<Long, PlaceView> places;
+    private final List<PlaceView> walk;
+    private final Map<String, SpeciesView> species;
+    private final Map<Long, RecipeView> recipes;
+    private final Map<String, Recipe> recipeVersions;
+    private final Map.Entry<Integer, HouseRules> rules;
+    private final Climates climates;
+    private final Map<Long, PlaceClimate> built = new HashMap<>();
+
+    NurserySnapshot(Nursery nursery, Climates climates, LocalDate today) {
+        this.today = today;
+        this.climates = climates;
+        this.site = nursery.site();
+        this.mothers = byKey(nursery.mothers(), one -> key(one.id()));
+        this.walk = nursery.places();
+        this.places = byKey(walk, one -> key(one.id()));
+        this.species = byKey(nursery.species(), one -> one.profile().code());
+        this.recipes = byKey(nursery.recipes(), one -> key(one.id()));
+        this.recipeVersions = nursery.recipeVersions();
+        this.rules = nursery.rules();
+    }
+
+    public LocalDate today() {
+        return today;
+    }
+
+    public SiteView site() {
+        return site;
+    }
+
+    /** The places in walking order. */
+    public List<PlaceView> walk() {
+        return walk;
+    }
+
+    public MotherView mother(long id) {
+        return found(mothers.get(id), "mother", id);
+    }
+
+    public PlaceView place(long id) {
+        return found(places.get(id), "place", id);
+    }
+
+    public SpeciesView species(String code) {
+        return found(species.get(code), "species", code);
+    }
+
+    public RecipeView recipe(long id) {
+        return found(recipes.get(id), "recipe", id);
+    }
+
+    public int rulesNumber() {
+        return rules.getKey();
+    }
+
+    public HouseRules rules() {
+        return rules.getValue();
+    }
+
+    public boolean coverAtHand() {
+        return walk.stream().anyMatch(PlaceView::frostFree);
+    }
+
+    public PlaceClimate climate(long placeId) {
+        return built.computeIfAbsent(placeId, id -> climates.climate(site, place(id)));
+    }
+
+    /** The context of a layer on a mother, with a version of a recipe. */
+    public LayerContext context(long motherId, long recipeId, int recipeNumber) {
+        MotherView mother = mother(motherId);
+        PlaceView place = place(mother.placeId());
+        PlaceClimate climate = climate(mother.placeId());
+        SpeciesProfile profile = species(mother.speciesCode()).profile();
+        Function<Cover, ThermalSums> sums = cover -> climates.sums(site, place, climate, profile, cover, today);
+        return new LayerContext(
+                climate,
+                place.exposure(),
+                profile,
+                found(
+                        recipeVersions.get(recipeId + "/" + recipeNumber),
+                        "recipe version",
+                        recipeId + "/" + recipeNumber),
+                mother.vigour(),
+                mother.rootRun(),
+                rules(),
+                coverAtHand(),
+                sums);
+    }
+
+    private static <K, V> Map<K, V> byKey(List<V> all, Function<V, K> key) {
+        return all.stream().collect(Collectors.toMap(key, Function.identity()));
+    }
+
+    private static Long key(@Nullable Long id) {
+        if (id == null) {
+            throw new IllegalStateException("a stored row without an id");
+        }
+        return id;
+    }
+
+    private static <T> T found(@Nullable T value, String what, Object key) {
+        if (value == null) {
+            throw ProblemException.notFound(what, key);
+        }
+        return value;
+    }
+}

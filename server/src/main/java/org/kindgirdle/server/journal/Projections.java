@@ -1,0 +1,118 @@
+package org.kindgirdle.server.journal;
+
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.layer.Job;
+import org.kindgirdle.core.layer.LayerContext;
+import org.kindgirdle.core.layer.LayerEvent;
+import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.core.layer.LayerProjection;
+import org.kindgirdle.core.layer.LayerRecord;
+import org.kindgirdle.core.layer.LayerState;
+import org.kindgirdle.core.layer.Projector;
+import org.kindgirdle.core.layer.Replay;
+
+/** Makes a layer's projection and writes it into its row. */
+final class Projections {
+
+    private Projections() {}
+
+    /** Null if the layer was taken back: no record sets it any more. */
+    static @Nullable LayerProjection of(Layer layer, List<LayerEvent> journal, NurserySnapshot nursery) {
+        LayerState state = state(journal);
+        return state == null ? null : Projector.project(state, context(layer, nursery), nursery.today());
+    }
+
+    static @Nullable LayerState state(List<LayerEvent> journal) {
+        var counting = Replay.counting(journal);
+        boolean isSet = journal.stream()
+                .anyMatch(event -> counting.contains(event.id()) && event.what() instanceof LayerRecord.Set);
+        return isSet ? Replay.of(journal) : null;
+    }
+
+    static LayerContext context(Layer layer, NurserySnapshot nursery) {
+        return nursery.context(layer.motherId, layer.recipeId, layer.recipeNumber);
+    }
+
+    /** @return whether anything in the row changed */
+    static boolean write(Layer layer, @Nullable LayerProjection projection, int events, NurserySnapshot nursery) {
+        String before = fingerprint(layer);
+        layer.revision = events;
+        layer.asOf = nursery.today();
+        layer.profileNumber =
+                nursery.species(nursery.mother(layer.motherId).speciesCode()).profileNumber();
+        layer.rulesNumber = nursery.rulesNumber();
+        if (projection == null) {
+            layer.phase = LayerPhase.WITHDRAWN;
+            layer.step = null;
+            layer.alsoDo = "";
+            dates(layer, null, null, null);
+            job(layer, null);
+        } else {
+            write(layer, projection);
+        }
+        return !before.equals(fingerprint(layer));
+    }
+
+    private static void write(Layer layer, LayerProjection projection) {
+        LayerState state = projection.state();
+        layer.setOn = state.setOn();
+        layer.phase = state.phase();
+        layer.stage = state.stage();
+        layer.fillPercent = state.fillPercent();
+        layer.conflicts = state.conflicts().size();
+        layer.rung = state.plant() == null ? null : state.plant().rung();
+        layer.step = projection.verdict() != null
+                ? projection.verdict().step().name()
+                : projection.hardening() != null ? projection.hardening().step().name() : null;
+        layer.alsoDo = projection.alsoDo().stream()
+                .sorted(Comparator.naturalOrder())
+                .map(Enum::name)
+                .collect(Collectors.joining(","));
+        LayerProjection.RootForecast forecast = projection.forecast();
+        if (forecast == null) {
+            dates(layer, null, null, null);
+        } else {
+            dates(layer, forecast.q10(), forecast.q50(), forecast.q90());
+        }
+        job(layer, projection.nextJob());
+    }
+
+    private static void dates(Layer layer, @Nullable LocalDate q10, @Nullable LocalDate q50, @Nullable LocalDate q90) {
+        layer.ready10On = q10;
+        layer.ready50On = q50;
+        layer.ready90On = q90;
+    }
+
+    private static void job(Layer layer, @Nullable Job job) {
+        layer.job = job == null ? null : job.code();
+        layer.jobFrom = job == null ? null : job.from();
+        layer.jobBy = job == null ? null : job.by();
+    }
+
+    private static String fingerprint(Layer layer) {
+        return Objects.toString(List.of(
+                layer.revision,
+                layer.asOf,
+                layer.setOn,
+                layer.profileNumber,
+                layer.rulesNumber,
+                layer.phase,
+                layer.stage,
+                layer.fillPercent,
+                layer.conflicts,
+                String.valueOf(layer.rung),
+                String.valueOf(layer.step),
+                layer.alsoDo,
+                String.valueOf(layer.ready10On),
+                String.valueOf(layer.ready50On),
+                String.valueOf(layer.ready90On),
+                String.valueOf(layer.job),
+                String.valueOf(layer.jobFrom),
+                String.valueOf(layer.jobBy)));
+    }
+}

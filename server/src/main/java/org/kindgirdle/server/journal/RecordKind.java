@@ -1,0 +1,38 @@
+package org.kindgirdle.server.journal;
+
+import java.util.Arrays;
+import org.kindgirdle.core.layer.LayerRecord;
+
+/** The kinds of record by the name that the journal and the API use. */
+public enum RecordKind {
+    SET(LayerRecord.Set.class),
+    LOOKED(LayerRecord.Looked.class),
+    TOPPED_UP(LayerRecord.ToppedUp.class),
+    RERUNG(LayerRecord.Rerung.class),
+    TENDED(LayerRecord.Tended.class),
+    SEVERED(LayerRecord.Severed.class),
+    POTTED(LayerRecord.Potted.class),
+    MOVED(LayerRecord.Moved.class),
+    OBSERVED(LayerRecord.Observed.class),
+    RELEASED(LayerRecord.Released.class),
+    LOST(LayerRecord.Lost.class),
+    NOTED(LayerRecord.Noted.class),
+    WITHDRAWN(LayerRecord.Withdrawn.class);
+
+    private final Class<? extends LayerRecord> type;
+
+    RecordKind(Class<? extends LayerRecord> type) {
+        this.type = type;
+    }
+
+    Class<? extends LayerRecord> type() {
+        return type;
+    }
+
+    static RecordKind of(LayerRecord what) {
+        return Arrays.stream(values())
+                .filter(kind -> kind.type.isInstance(what))
+                .findFirst()
+                .orElseThrow();
+    }
+}

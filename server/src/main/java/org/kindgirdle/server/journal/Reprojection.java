@@ -1,0 +1,106 @@
+package org.kindgirdle.server.journal;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.kindgirdle.core.layer.LayerEvent;
+import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.context.event.EventListener;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Makes the projections of many layers in one pass: when the day turns, and when master data change. */
+@Service
+public class Reprojection {
+
+    static final Set<LayerPhase> LIVE = EnumSet.of(LayerPhase.ON_MOTHER, LayerPhase.SEVERED, LayerPhase.POTTED);
+
+    private final LayerRepository layers;
+    private final LayerEventRepository events;
+    private final RecordCodec codec;
+    private final Snapshots snapshots;
+    private final JdbcTemplate jdbc;
+    private final BusinessClock clock;
+
+    Reprojection(
+            LayerRepository layers,
+            LayerEventRepository events,
+            RecordCodec codec,
+            Snapshots snapshots,
+            JdbcTemplate jdbc,
+            BusinessClock clock) {
+        this.layers = layers;
+        this.events = events;
+        this.codec = codec;
+        this.snapshots = snapshots;
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** Brings all live layers to today, if that has not been done; only one copy of the application does it. */
+    @Transactional
+    public void turnDay() {
+        LocalDate today = clock.today();
+        if (!isBehind("select as_of from day_turn where id = 1", today)) {
+            return;
+        }
+        jdbc.update("insert ignore into day_turn (id, as_of) values (1, '1970-01-01')");
+        // whoever comes second waits here, then finds the work done
+        if (isBehind("select as_of from day_turn where id = 1 for update", today)) {
+            live();
+            jdbc.update("update day_turn set as_of = ? where id = 1", today);
+        }
+    }
+
+    private boolean isBehind(String select, LocalDate today) {
+        List<LocalDate> asOf = jdbc.queryForList(select, LocalDate.class);
+        return asOf.isEmpty() || asOf.get(0).isBefore(today);
+    }
+
+    @EventListener
+    @Transactional
+    public void onChange(Nursery.Changed change) {
+        live();
+    }
+
+    /** @return how many rows changed */
+    int live() {
+        List<Layer> all = layers.findByPhaseInOrderById(LIVE);
+        return all.isEmpty() ? 0 : write(all, snapshots.take());
+    }
+
+    /** Every layer, at the day that its row stands at. @return how many there are and how many rows changed */
+    @Transactional
+    public int[] everyLayer() {
+        List<Layer> all = layers.findAll();
+        Map<LocalDate, List<Layer>> byDay = all.stream().collect(Collectors.groupingBy(layer -> layer.asOf));
+        int changed = 0;
+        for (Map.Entry<LocalDate, List<Layer>> day : byDay.entrySet()) {
+            changed += write(day.getValue(), snapshots.take(day.getKey()));
+        }
+        return new int[] {all.size(), changed};
+    }
+
+    private int write(List<Layer> some, NurserySnapshot nursery) {
+        Map<Long, List<LayerEvent>> journals = new HashMap<>();
+        events.findByLayerIdInOrderById(some.stream().map(Layer::id).toList())
+                .forEach(row -> journals.computeIfAbsent(row.layerId, id -> new ArrayList<>())
+                        .add(codec.event(row)));
+        int changed = 0;
+        for (Layer layer : some) {
+            List<LayerEvent> journal = journals.getOrDefault(layer.id(), List.of());
+            if (Projections.write(layer, Projections.of(layer, journal, nursery), journal.size(), nursery)) {
+                changed++;
+            }
+        }
+        return changed;
+    }
+}

@@ -1,0 +1,91 @@
+package org.kindgirdle.server.nursery;
+
+import java.time.LocalDate;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.climate.Exposure;
+import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.climate.MonthlyNormals;
+import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.CardinalTemperatures;
+import org.kindgirdle.core.growth.DaysOfYear;
+import org.kindgirdle.core.growth.Phenology;
+import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.growth.ThermalSums;
+import org.springframework.stereotype.Service;
+
+/**
+ * The climates of the places and the thermal sums in them, kept under the versions that they were made from, so that an
+ * edit anywhere makes new ones and no copy of the application can serve old ones.
+ */
+@Service
+public class Climates {
+
+    private static final int KEPT = 400;
+
+    /** Rings older than this many years before the year asked for are not looked up. */
+    private static final int YEARS_BACK = 5;
+
+    private final Map<Key, ThermalSums> sums = Collections.synchronizedMap(new LinkedHashMap<>(64, .75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, ThermalSums> eldest) {
+            return size() > KEPT;
+        }
+    });
+
+    private record Key(
+            long siteVersion,
+            @Nullable Long place,
+            long placeVersion,
+            CardinalTemperatures cardinals,
+            @Nullable DaysOfYear leafless,
+            Cover cover,
+            int year) {}
+
+    /** The climate of a place. */
+    public PlaceClimate climate(SiteView site, PlaceView place) {
+        FrostCalendar frosts = switch (place.frosts()) {
+            case NONE -> null;
+            case OWN -> FrostDates.calendar(place.ownFrosts());
+            case SITE -> FrostDates.calendar(site.frosts());
+        };
+        return new PlaceClimate(
+                site.latitude(),
+                new MonthlyNormals(site.minC(), site.maxC()).plus(place.minShiftC(), place.maxShiftC()),
+                frosts,
+                place.winterLowC(),
+                place.vpdFactor(),
+                Map.of());
+    }
+
+    /** The thermal sums of a species at a place under a cover, for rings from five years back to next year's end. */
+    public ThermalSums sums(
+            SiteView site,
+            PlaceView place,
+            PlaceClimate climate,
+            SpeciesProfile species,
+            Cover cover,
+            LocalDate today) {
+        Exposure exposure = place.exposure();
+        DaysOfYear leafless = Phenology.leafless(climate, species).orElse(null);
+        Key key = new Key(
+                site.version(), place.id(), place.version(), species.cardinals(), leafless, cover, today.getYear());
+        ThermalSums known = sums.get(key);
+        if (known != null) {
+            return known;
+        }
+        ThermalSums built = new ThermalSums(
+                climate,
+                species.cardinals(),
+                exposure,
+                cover,
+                leafless,
+                LocalDate.of(today.getYear() - YEARS_BACK, 1, 1),
+                LocalDate.of(today.getYear() + 1, 12, 31));
+        sums.put(key, built);
+        return built;
+    }
+}

@@ -1,0 +1,11 @@
+package org.kindgirdle.server.nursery;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.MonthDay;
+
+/** First and last frosts: the mean date, and the one that one year in ten passes. Written {@code --MM-DD}. */
+public record FrostsView(
+        @NotNull MonthDay firstAverage,
+        @NotNull MonthDay firstEarly,
+        @NotNull MonthDay lastAverage,
+        @NotNull MonthDay lastLate) {}

@@ -1,0 +1,383 @@
+package org.kindgirdle.server.nursery;
+
+import java.time.DateTimeException;
+import java.time.DayOfWeek;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.look.HouseRules;
+import org.kindgirdle.server.problem.ProblemException;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reading and editing the master data. An edit on an old version is refused with both sides. */
+@Service
+public class Nursery {
+
+    private final SiteRepository sites;
+    private final PlaceRepository places;
+    private final SpeciesRepository species;
+    private final RecipeRepository recipes;
+    private final MotherRepository mothers;
+    private final NumberedVersions versions;
+    private final JsonMapper json;
+    private final ApplicationEventPublisher events;
+
+    Nursery(
+            SiteRepository sites,
+            PlaceRepository places,
+            SpeciesRepository species,
+            RecipeRepository recipes,
+            MotherRepository mothers,
+            NumberedVersions versions,
+            JsonMapper json,
+            ApplicationEventPublisher events) {
+        this.sites = sites;
+        this.places = places;
+        this.species = species;
+        this.recipes = recipes;
+        this.mothers = mothers;
+        this.versions = versions;
+        this.json = json;
+        this.events = events;
+    }
+
+    /** Something that projections depend on was changed, in the transaction that is open. */
+    public record Changed(String what) {}
+
+    @Transactional(readOnly = true)
+    public SiteView site() {
+        return view(sites.findById(Site.ONLY).orElseThrow(() -> ProblemException.notFound("site", "yet")));
+    }
+
+    @Transactional(readOnly = true)
+    public boolean hasSite() {
+        return sites.existsById(Site.ONLY);
+    }
+
+    @Transactional
+    public SiteView save(SiteView edit) {
+        Site site = sites.findById(Site.ONLY).orElseGet(Site::fresh);
+        if (sites.existsById(Site.ONLY)) {
+            checkVersion(edit.version(), site.version, edit, view(site));
+        }
+        checkZone(edit.zone());
+        checkNormals(edit.minC(), edit.maxC());
+        site.name = edit.name();
+        site.latitude = edit.latitude();
+        site.zone = edit.zone();
+        site.minC = json.writeValueAsString(edit.minC());
+        site.maxC = json.writeValueAsString(edit.maxC());
+        site.frostFree = edit.frosts() == null;
+        site.frosts = FrostDates.of(edit.frosts());
+        site.winterLowC = edit.winterLowC();
+        site.roundDays =
+                new TreeSet<>(edit.roundDays()).stream().map(Enum::name).collect(Collectors.joining(","));
+        site.roundMinutes = edit.roundMinutes();
+        SiteView saved = view(sites.saveAndFlush(site));
+        events.publishEvent(new Changed("site"));
+        return saved;
+    }
+
+    @Transactional(readOnly = true)
+    public List<PlaceView> places() {
+        return places.findAllByOrderByWalkingOrderAscNameAsc().stream()
+                .map(Nursery::view)
+                .toList();
+    }
+
+    @Transactional
+    public PlaceView save(PlaceView edit) {
+        Place place = edit.id() == null
+                ? Place.fresh()
+                : places.findById(edit.id()).orElseThrow(() -> ProblemException.notFound("place", edit.id()));
+        if (edit.id() != null) {
+            checkVersion(edit.version(), place.version, edit, view(place));
+        }
+        places.findByName(edit.name()).filter(other -> !other.equals(place)).ifPresent(other -> {
+            throw taken("name", edit.name(), "place");
+        });
+        if ((edit.frosts() == PlaceFrosts.OWN) != (edit.ownFrosts() != null)) {
+            throw ProblemException.invalid(
+                    "ownFrosts",
+                    String.valueOf(edit.ownFrosts()),
+                    "four dates if frosts is OWN, else nothing",
+                    "A place with its own frosts needs their four dates, any other has none.");
+        }
+        place.name = edit.name();
+        place.walkingOrder = edit.walkingOrder();
+        place.exposure = edit.exposure();
+        place.minShiftC = edit.minShiftC();
+        place.maxShiftC = edit.maxShiftC();
+        place.vpdFactor = edit.vpdFactor();
+        place.frosts = edit.frosts();
+        place.own = FrostDates.of(edit.ownFrosts());
+        place.winterLowC = edit.winterLowC();
+        if (hasSite()) {
+            checkShifts(edit);
+        }
+        PlaceView saved = view(places.saveAndFlush(place));
+        events.publishEvent(new Changed("place"));
+        return saved;
+    }
+
+    @Transactional(readOnly = true)
+    public List<SpeciesView> species() {
+        Map<String, SpeciesProfile> profiles = versions.profilesInForce();
+        return species.findAll().stream()
+                .map(one -> new SpeciesView(profile(profiles, one.code), one.profileNumber, one.version))
+                .sorted((a, b) -> a.profile().common().compareTo(b.profile().common()))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public SpeciesView species(String code) {
+        Species one = species.findById(code).orElseThrow(() -> ProblemException.notFound("species", code));
+        return new SpeciesView(versions.profile(code, one.profileNumber), one.profileNumber, one.version);
+    }
+
+    /** A new profile makes a new number; the old ones stay. */
+    @Transactional
+    public SpeciesView save(String code, SpeciesView edit) {
+        if (!code.equals(edit.profile().code())) {
+            throw ProblemException.invalid(
+                    "profile.code", edit.profile().code(), code, "The code of a species can't be changed.");
+        }
+        Species one = species.findById(code).orElseThrow(() -> ProblemException.notFound("species", code));
+        checkVersion(edit.version(), one.version, edit, species(code));
+        one.profileNumber++;
+        versions.add(code, one.profileNumber, edit.profile());
+        species.saveAndFlush(one);
+        events.publishEvent(new Changed("species " + code));
+        return species(code);
+    }
+
+    /** Takes in a shipped profile that is not there yet. */
+    @Transactional
+    public void ship(SpeciesProfile profile) {
+        if (!species.existsById(profile.code())) {
+            species.saveAndFlush(new Species(profile.code()));
+            versions.add(profile.code(), 1, profile);
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public List<RecipeView> recipes() {
+        Map<String, org.kindgirdle.core.set.Recipe> all = versions.recipes();
+        return recipes.findAll().stream().map(one -> view(one, all)).toList();
+    }
+
+    /** Every version of every recipe, by {@code id/number}. */
+    @Transactional(readOnly = true)
+    public Map<String, org.kindgirdle.core.set.Recipe> recipeVersions() {
+        return versions.recipes();
+    }
+
+    @Transactional
+    public RecipeView save(RecipeView edit) {
+        Recipe one = edit.id() == null
+                ? Recipe.fresh()
+                : recipes.findById(edit.id()).orElseThrow(() -> ProblemException.notFound("recipe", edit.id()));
+        if (edit.id() != null) {
+            checkVersion(edit.version(), one.version, edit, view(one, versions.recipes()));
+        }
+        recipes.findByName(edit.name()).filter(other -> !other.equals(one)).ifPresent(other -> {
+            throw taken("name", edit.name(), "recipe");
+        });
+        one.name = edit.name();
+        one.school = edit.school();
+        one.recipeNumber++;
+        Recipe saved = recipes.saveAndFlush(one);
+        versions.add(id(saved.id), saved.recipeNumber, edit.recipe());
+        return view(saved, versions.recipes());
+    }
+
+    @Transactional(readOnly = true)
+    public List<MotherView> mothers() {
+        return mothers.findAll().stream()
+                .map(Nursery::view)
+                .sorted((a, b) -> a.code().compareTo(b.code()))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public MotherView mother(long id) {
+        return view(mothers.findById(id).orElseThrow(() -> ProblemException.notFound("mother", id)));
+    }
+
+    @Transactional
+    public MotherView save(MotherView edit) {
+        Mother one = edit.id() == null
+                ? Mother.fresh()
+                : mothers.findById(edit.id()).orElseThrow(() -> ProblemException.notFound("mother", edit.id()));
+        if (edit.id() != null) {
+            checkVersion(edit.version(), one.version, edit, view(one));
+        }
+        mothers.findByCode(edit.code()).filter(other -> !other.equals(one)).ifPresent(other -> {
+            throw taken("code", edit.code(), "mother");
+        });
+        if (!species.existsById(edit.speciesCode())) {
+            throw ProblemException.invalid(
+                    "speciesCode",
+                    edit.speciesCode(),
+                    "the code of a species of the house",
+                    "There is no such species.");
+        }
+        if (!places.existsById(edit.placeId())) {
+            throw ProblemException.invalid(
+                    "placeId", edit.placeId(), "a place of the house", "There is no such place.");
+        }
+        one.code = edit.code();
+        one.speciesCode = edit.speciesCode();
+        one.variety = edit.variety();
+        one.placeId = edit.placeId();
+        one.rootRun = edit.rootRun();
+        one.vigour = edit.vigour();
+        one.sick = edit.sick();
+        one.rights = edit.rights();
+        one.leafyShoots = edit.leafyShoots();
+        one.note = edit.note();
+        MotherView saved = view(mothers.saveAndFlush(one));
+        if (edit.id() != null) {
+            events.publishEvent(new Changed("mother " + edit.code()));
+        }
+        return saved;
+    }
+
+    /** House rules in force, with their number. */
+    @Transactional(readOnly = true)
+    public Map.Entry<Integer, HouseRules> rules() {
+        return versions.rules();
+    }
+
+    private static void checkVersion(long yours, long current, Object edit, Object now) {
+        if (yours != current) {
+            throw ProblemException.stale(edit, now);
+        }
+    }
+
+    private static ProblemException taken(String field, String value, String what) {
+        return ProblemException.invalid(
+                field,
+                value,
+                "one that no other " + what + " has",
+                "Another " + what + " has the " + field + " '" + value + "' already.");
+    }
+
+    private static void checkZone(String zone) {
+        try {
+            ZoneId.of(zone);
+        } catch (DateTimeException unknown) {
+            throw ProblemException.invalid(
+                    "zone", zone, "a time zone like Europe/London", "There is no such time zone.");
+        }
+    }
+
+    private static void checkNormals(List<Double> minC, List<Double> maxC) {
+        for (int month = 0; month < 12; month++) {
+            if (maxC.get(month) < minC.get(month)) {
+                throw ProblemException.invalid(
+                        "maxC[" + month + "]",
+                        maxC.get(month),
+                        "at least the minimum, " + minC.get(month),
+                        "The maximum of a month can't lie below its minimum.");
+            }
+        }
+    }
+
+    private void checkShifts(PlaceView edit) {
+        SiteView site = site();
+        double least = Double.POSITIVE_INFINITY;
+        for (int month = 0; month < 12; month++) {
+            least = Math.min(least, site.maxC().get(month) - site.minC().get(month));
+        }
+        if (edit.minShiftC() - edit.maxShiftC() > least) {
+            throw ProblemException.invalid(
+                    "minShiftC",
+                    edit.minShiftC(),
+                    "at most " + (edit.maxShiftC() + least),
+                    "With these shifts the minimum would lie above the maximum.");
+        }
+    }
+
+    private static SpeciesProfile profile(Map<String, SpeciesProfile> all, String code) {
+        SpeciesProfile profile = all.get(code);
+        if (profile == null) {
+            throw new IllegalStateException("species " + code + " has no profile");
+        }
+        return profile;
+    }
+
+    private SiteView view(Site site) {
+        return new SiteView(
+                site.name,
+                site.latitude,
+                site.zone,
+                numbers(site.minC),
+                numbers(site.maxC),
+                site.frostFree ? null : FrostDates.view(site.frosts),
+                site.winterLowC,
+                Arrays.stream(site.roundDays.split(","))
+                        .map(DayOfWeek::valueOf)
+                        .collect(Collectors.toCollection(TreeSet::new)),
+                site.roundMinutes,
+                site.version);
+    }
+
+    private List<Double> numbers(String text) {
+        return Arrays.stream(json.readValue(text, double[].class)).boxed().toList();
+    }
+
+    private static PlaceView view(Place place) {
+        return new PlaceView(
+                place.id,
+                place.name,
+                place.walkingOrder,
+                place.exposure,
+                place.minShiftC,
+                place.maxShiftC,
+                place.vpdFactor,
+                place.frosts,
+                FrostDates.view(place.own),
+                place.winterLowC,
+                place.version);
+    }
+
+    private static RecipeView view(Recipe one, Map<String, org.kindgirdle.core.set.Recipe> all) {
+        org.kindgirdle.core.set.Recipe recipe = all.get(one.id + "/" + one.recipeNumber);
+        if (recipe == null) {
+            throw new IllegalStateException("recipe " + one.name + " has no version " + one.recipeNumber);
+        }
+        return new RecipeView(one.id, one.name, one.school, recipe, one.recipeNumber, one.version);
+    }
+
+    private static MotherView view(Mother one) {
+        return new MotherView(
+                one.id,
+                one.code,
+                one.speciesCode,
+                one.variety,
+                one.placeId,
+                one.rootRun,
+                one.vigour,
+                one.sick,
+                one.rights,
+                one.leafyShoots,
+                one.note,
+                one.version);
+    }
+
+    private static long id(@Nullable Long id) {
+        if (id == null) {
+            throw new IllegalStateException("saved without an id");
+        }
+        return id;
+    }
+}

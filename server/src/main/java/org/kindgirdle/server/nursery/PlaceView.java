@@ -1,0 +1,39 @@
+package org.kindgirdle.server.nursery;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.Exposure;
+import org.kindgirdle.server.problem.Within;
+
+/**
+ * A place as it is read and written.
+ *
+ * @param id null for a new one
+ * @param walkingOrder its turn on the round
+ * @param minShiftC added to the site's minimum, C
+ * @param maxShiftC added to the site's maximum, C
+ * @param vpdFactor what it makes of the site's vapour pressure deficit
+ * @param frosts SITE for the site's, NONE for none, OWN for those in {@code ownFrosts}
+ * @param winterLowC the lowest night of a usual winter here
+ */
+public record PlaceView(
+        @Nullable Long id,
+        @NotBlank @Size(max = 60) String name,
+        @NotNull @Within(low = 0, high = 999) Integer walkingOrder,
+        @NotNull Exposure exposure,
+        @NotNull @Within(low = -15, high = 25, unit = "C") Double minShiftC,
+        @NotNull @Within(low = -15, high = 25, unit = "C") Double maxShiftC,
+        @NotNull @Within(low = 0.05, high = 5) Double vpdFactor,
+        @NotNull PlaceFrosts frosts,
+        @Valid @Nullable FrostsView ownFrosts,
+        @NotNull @Within(low = -70, high = 40, unit = "C") Double winterLowC,
+        @NotNull @Within(low = 0, high = 1e9) Long version) {
+
+    /** Whether it never freezes here, so that it is cover for what would die outside. */
+    public boolean frostFree() {
+        return frosts == PlaceFrosts.NONE;
+    }
+}

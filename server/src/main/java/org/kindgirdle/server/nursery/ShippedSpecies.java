@@ -1,0 +1,78 @@
+package org.kindgirdle.server.nursery;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Objects;
+import org.kindgirdle.core.growth.CardinalTemperatures;
+import org.kindgirdle.core.growth.Habit;
+import org.kindgirdle.core.growth.OwnRoots;
+import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.set.Difficulty;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts the shipped species profiles into a database that lacks them; what the nursery changed stays. */
+@Component
+@Order(1)
+class ShippedSpecies implements ApplicationRunner {
+
+    private final Nursery nursery;
+    private final SpeciesRepository species;
+
+    ShippedSpecies(Nursery nursery, SpeciesRepository species) {
+        this.nursery = nursery;
+        this.species = species;
+    }
+
+    @Override
+    @Transactional
+    public void run(ApplicationArguments arguments) throws IOException {
+        List<SpeciesProfile> shipped = read();
+        if (species.count() < shipped.size()) {
+            shipped.forEach(nursery::ship);
+        }
+    }
+
+    static List<SpeciesProfile> read() throws IOException {
+        try (InputStream in = Objects.requireNonNull(ShippedSpecies.class.getResourceAsStream("/species.csv"));
+                BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
+            return lines.lines()
+                    .skip(1)
+                    .filter(line -> !line.isBlank())
+                    .map(line -> profile(line.split(",", -1)))
+                    .toList();
+        }
+    }
+
+    private static SpeciesProfile profile(String[] cell) {
+        return new SpeciesProfile(
+                cell[0],
+                cell[1],
+                cell[2],
+                Difficulty.valueOf(cell[3]),
+                Double.parseDouble(cell[4]),
+                Double.parseDouble(cell[5]),
+                new CardinalTemperatures(
+                        Double.parseDouble(cell[6]), Double.parseDouble(cell[7]), Double.parseDouble(cell[8])),
+                Double.parseDouble(cell[9]),
+                Double.parseDouble(cell[10]),
+                Habit.valueOf(cell[11]),
+                Double.parseDouble(cell[12]),
+                Boolean.parseBoolean(cell[13]),
+                Boolean.parseBoolean(cell[14]),
+                Boolean.parseBoolean(cell[15]),
+                Boolean.parseBoolean(cell[16]),
+                OwnRoots.valueOf(cell[17]),
+                Boolean.parseBoolean(cell[18]),
+                cell[19],
+                cell[20],
+                cell[21]);
+    }
+}

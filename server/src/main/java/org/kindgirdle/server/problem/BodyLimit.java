@@ -1,0 +1,102 @@
+package org.kindgirdle.server.problem;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Refuses bodies over one megabyte, whether they say their length or not: no record comes near it. */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class BodyLimit extends OncePerRequestFilter {
+
+    private static final long MOST_BYTES = 1_000_000;
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (request.getContentLengthLong() > MOST_BYTES) {
+            refuse(response);
+            return;
+        }
+        try {
+            chain.doFilter(new Limited(request), response);
+        } catch (TooLargeException tooLarge) {
+            refuse(response);
+        }
+    }
+
+    private static void refuse(HttpServletResponse response) throws IOException {
+        response.setStatus(413);
+        response.setContentType("application/problem+json");
+        response.getWriter()
+                .write(
+                        "{\"type\":\"about:blank\",\"title\":\"Too large\",\"status\":413,\"detail\":\"Nothing was written."
+                                + " A body may have up to " + MOST_BYTES
+                                + " bytes; send less at a time.\",\"violations\":"
+                                + "[{\"field\":\"\",\"value\":null,\"allowed\":\"up to " + MOST_BYTES
+                                + " bytes\",\"message\":\"is too large\"}]}");
+    }
+
+    /** Thrown through the reader of the body when a chunked one goes on for too long. */
+    private static final class TooLargeException extends RuntimeException {}
+
+    private static final class Limited extends HttpServletRequestWrapper {
+
+        Limited(HttpServletRequest request) {
+            super(request);
+        }
+
+        @Override
+        public ServletInputStream getInputStream() throws IOException {
+            ServletInputStream in = super.getInputStream();
+            return new ServletInputStream() {
+                private long left = MOST_BYTES;
+
+                @Override
+                public int read() throws IOException {
+                    int one = in.read();
+                    count(one < 0 ? 0 : 1);
+                    return one;
+                }
+
+                @Override
+                public int read(byte[] into, int from, int most) throws IOException {
+                    int read = in.read(into, from, most);
+                    count(Math.max(0, read));
+                    return read;
+                }
+
+                private void count(int read) {
+                    left -= read;
+                    if (left < 0) {
+                        throw new TooLargeException();
+                    }
+                }
+
+                @Override
+                public boolean isFinished() {
+                    return in.isFinished();
+                }
+
+                @Override
+                public boolean isReady() {
+                    return in.isReady();
+                }
+
+                @Override
+                public void setReadListener(ReadListener listener) {
+                    in.setReadListener(listener);
+                }
+            };
+        }
+    }
+}

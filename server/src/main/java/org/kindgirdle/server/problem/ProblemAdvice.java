@@ -1,0 +1,242 @@
+package org.kindgirdle.server.problem;
+
+import jakarta.validation.ConstraintViolation;
+import jakarta.validation.ConstraintViolationException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.OutOfRangeException;
+import org.kindgirdle.core.units.QuantityFormatException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.validation.FieldError;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingRequestHeaderException;
+import org.springframework.web.bind.ServletRequestBindingException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+
+/** Turns every refusal into problem details; a bug becomes a 500 with a reference and no trace. */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    @ExceptionHandler
+    ResponseEntity<Object> problem(ProblemException refused) {
+        ProblemDetail detail = detail(refused.status(), refused.title(), refused.getMessage(), refused.violations());
+        refused.more().forEach(detail::setProperty);
+        return ResponseEntity.status(refused.status()).body(detail);
+    }
+
+    /** Details of a record are read by its kind, after the body itself. */
+    @ExceptionHandler
+    ResponseEntity<Object> unreadableDetails(DatabindException refused) {
+        Violation inner = unreadable(refused);
+        return invalid(List.of(
+                new Violation(join("details", inner.field()), inner.value(), inner.allowed(), inner.message())));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Object> outOfRange(OutOfRangeException refused) {
+        return invalid(List.of(violation("", refused)));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Object> constraint(ConstraintViolationException refused) {
+        return invalid(refused.getConstraintViolations().stream()
+                .map(one ->
+                        new Violation(lastNode(one), shown(one.getInvalidValue()), one.getMessage(), one.getMessage()))
+                .toList());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Object> wrongType(MethodArgumentTypeMismatchException refused) {
+        return invalid(List.of(new Violation(
+                refused.getName(),
+                shown(refused.getValue()),
+                allowed(refused.getRequiredType()),
+                "is not " + allowed(refused.getRequiredType()))));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Object> bug(Exception bug) {
+        String reference = Long.toString(System.nanoTime() & 0xFFFFFFL, 36);
+        LOG.error("Unexpected failure, reference {}", reference, bug);
+        return ResponseEntity.internalServerError()
+                .body(detail(
+                        HttpStatus.INTERNAL_SERVER_ERROR,
+                        "Something failed on our side",
+                        "What you sent may not have been written. Try again; the log has it under " + reference + ".",
+                        List.of()));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException refused, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return invalid(refused.getBindingResult().getAllErrors().stream()
+                .map(error -> {
+                    String message = String.valueOf(error.getDefaultMessage()).strip();
+                    return error instanceof FieldError field
+                            ? new Violation(field.getField(), shown(field.getRejectedValue()), message, message)
+                            : new Violation("", null, message, message);
+                })
+                .toList());
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException refused, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return invalid(List.of(unreadable(refused.getCause())));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleServletRequestBindingException(
+            ServletRequestBindingException refused, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String field = refused instanceof MissingRequestHeaderException header ? header.getHeaderName() : "";
+        return invalid(List.of(new Violation(field, null, "must be there", refused.getMessage())));
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleExceptionInternal(
+            Exception refused, @Nullable Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        ProblemDetail detail = body instanceof ProblemDetail problem
+                ? problem
+                : detail(
+                        HttpStatus.valueOf(status.value()), "Refused", String.valueOf(refused.getMessage()), List.of());
+        return ResponseEntity.status(status).headers(headers).body(detail);
+    }
+
+    /** What is wrong with a body, from the way in which reading it failed. */
+    static Violation unreadable(@Nullable Throwable cause) {
+        if (!(cause instanceof JacksonException json)) {
+            return new Violation("", null, "a JSON body", "There is no readable JSON body.");
+        }
+        String field = path(json);
+        for (Throwable inner = cause; inner != null; inner = inner.getCause()) {
+            if (inner instanceof OutOfRangeException range) {
+                return violation(field, range);
+            }
+            if (inner instanceof MissingValueException missing) {
+                String at = field.endsWith(missing.name()) ? field : join(field, missing.name());
+                return new Violation(at, null, "must be there", "must be there");
+            }
+            if (inner instanceof QuantityFormatException quantity) {
+                return new Violation(
+                        field, null, quantity.whatToDo(), quantity.getMessage() + ". " + quantity.whatToDo());
+            }
+        }
+        if (cause instanceof UnrecognizedPropertyException unknown) {
+            return new Violation(
+                    field, null, "a known field", "There is no field '" + unknown.getPropertyName() + "'.");
+        }
+        if (cause instanceof InvalidFormatException format) {
+            String allowed = allowed(format.getTargetType());
+            return new Violation(field, shown(format.getValue()), allowed, "is not " + allowed);
+        }
+        if (cause instanceof MismatchedInputException mismatch) {
+            String allowed = allowed(mismatch.getTargetType());
+            return new Violation(field, null, allowed, "is not " + allowed);
+        }
+        if (json instanceof DatabindException && json.getCause() instanceof RuntimeException inner) {
+            return new Violation(field, null, "", String.valueOf(inner.getMessage()));
+        }
+        return new Violation(field, null, "JSON", "This is not JSON: " + json.getOriginalMessage());
+    }
+
+    private static String join(String path, String name) {
+        return path.isEmpty() ? name : name.isEmpty() ? path : path + "." + name;
+    }
+
+    private static Violation violation(String at, OutOfRangeException range) {
+        String allowed = "from " + number(range.low()) + " to " + number(range.high());
+        return new Violation(
+                at.endsWith(range.name()) ? at : join(at, range.name()),
+                Double.isNaN(range.value()) ? "NaN" : (Object) range.value(),
+                allowed,
+                "must be " + allowed);
+    }
+
+    private static String number(double value) {
+        return value == Math.rint(value) && Math.abs(value) < 1e15
+                ? Long.toString((long) value)
+                : Double.toString(value);
+    }
+
+    private static String path(JacksonException json) {
+        return json.getPath().stream()
+                .map(step -> step.getPropertyName() != null ? step.getPropertyName() : "[" + step.getIndex() + "]")
+                .collect(Collectors.joining("."))
+                .replace(".[", "[");
+    }
+
+    private static String allowed(@Nullable Class<?> type) {
+        if (type == null) {
+            return "of the right type";
+        }
+        if (type.isEnum()) {
+            return "one of "
+                    + Arrays.stream(type.getEnumConstants())
+                            .map(String::valueOf)
+                            .collect(Collectors.joining(", "));
+        }
+        if (Number.class.isAssignableFrom(type) || type.isPrimitive() && type != boolean.class) {
+            return "a number";
+        }
+        return switch (type.getSimpleName()) {
+            case "boolean", "Boolean" -> "true or false";
+            case "LocalDate" -> "a date like 2026-07-10";
+            case "Instant" -> "an instant like 2026-07-10T09:30:00Z";
+            case "UUID" -> "a UUID";
+            case "List", "ArrayList", "Set", "HashSet" -> "a list";
+            case "String" -> "a text";
+            default -> "an object";
+        };
+    }
+
+    private static String lastNode(ConstraintViolation<?> violation) {
+        String path = violation.getPropertyPath().toString();
+        return path.substring(path.indexOf('.') + 1);
+    }
+
+    private static @Nullable Object shown(@Nullable Object value) {
+        if (value instanceof Double number && !Double.isFinite(number)) {
+            return String.valueOf(number);
+        }
+        if (value == null || value instanceof Number || value instanceof Boolean) {
+            return value;
+        }
+        String text = String.valueOf(value);
+        return text.length() > 120 ? text.substring(0, 120) + "…" : text;
+    }
+
+    private static ResponseEntity<Object> invalid(List<Violation> violations) {
+        ProblemException invalid = ProblemException.invalid(violations);
+        return ResponseEntity.badRequest()
+                .body(detail(invalid.status(), invalid.title(), String.valueOf(invalid.getMessage()), violations));
+    }
+
+    private static ProblemDetail detail(HttpStatus status, String title, String text, List<Violation> violations) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, text);
+        detail.setTitle(title);
+        detail.setProperties(Map.of("violations", violations));
+        return detail;
+    }
+}

@@ -1,0 +1,81 @@
+package org.kindgirdle.server.problem;
+
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+
+/** A refusal that the client is to understand: what happened, what to do, and the violations. */
+public final class ProblemException extends RuntimeException {
+
+    private final HttpStatus status;
+    private final String title;
+    private final transient List<Violation> violations;
+    private final transient Map<String, Object> more;
+
+    private ProblemException(
+            HttpStatus status, String title, String detail, List<Violation> violations, Map<String, Object> more) {
+        super(detail);
+        this.status = status;
+        this.title = title;
+        this.violations = List.copyOf(violations);
+        this.more = Map.copyOf(more);
+    }
+
+    public static ProblemException invalid(List<Violation> violations) {
+        return new ProblemException(
+                HttpStatus.BAD_REQUEST,
+                "Something in what was sent can't be taken",
+                "Nothing was written. Mend what is listed and send it again.",
+                violations,
+                Map.of());
+    }
+
+    public static ProblemException invalid(String field, Object value, String allowed, String message) {
+        return invalid(List.of(new Violation(field, value, allowed, message)));
+    }
+
+    public static ProblemException notFound(String what, Object key) {
+        return new ProblemException(
+                HttpStatus.NOT_FOUND, "Not found", "There is no " + what + " '" + key + "'.", List.of(), Map.of());
+    }
+
+    public static ProblemException conflict(String title, String detail, Map<String, Object> more) {
+        return new ProblemException(HttpStatus.CONFLICT, title, detail, List.of(), more);
+    }
+
+    /** An edit made on a version that somebody else has changed since. */
+    public static ProblemException stale(Object yours, Object current) {
+        return conflict(
+                "Somebody changed this while you were editing",
+                "Nothing was written. Compare both sides and decide; then send the edit with the current version.",
+                Map.of("yours", yours, "current", current));
+    }
+
+    public static ProblemException forbidden(String detail) {
+        return new ProblemException(HttpStatus.FORBIDDEN, "Not allowed", detail, List.of(), Map.of());
+    }
+
+    public static ProblemException unauthorized(String detail) {
+        return new ProblemException(HttpStatus.UNAUTHORIZED, "Not signed in", detail, List.of(), Map.of());
+    }
+
+    public static ProblemException tooMany(String detail) {
+        return new ProblemException(HttpStatus.TOO_MANY_REQUESTS, "Too many tries", detail, List.of(), Map.of());
+    }
+
+    HttpStatus status() {
+        return status;
+    }
+
+    String title() {
+        return title;
+    }
+
+    List<Violation> violations() {
+        return violations;
+    }
+
+    Map<String, Object> more() {
+        return more;
+    }
+}

@@ -1,0 +1,5 @@
+/** What clients are told when something is wrong: RFC 9457 problem details with every violation. */
+@NullMarked
+package org.kindgirdle.server.problem;
+
+import org.jspecify.annotations.NullMarked;

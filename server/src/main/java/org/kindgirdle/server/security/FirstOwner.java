@@ -1,0 +1,62 @@
+package org.kindgirdle.server.security;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.util.Base64;
+import java.util.HexFormat;
+import org.kindgirdle.server.problem.ProblemException;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** On an empty database, one link on the console makes the first owner, once. Only its hash is kept. */
+@Component
+class FirstOwner {
+
+    private final JdbcTemplate jdbc;
+    private final People people;
+    private final String address;
+
+    FirstOwner(JdbcTemplate jdbc, People people, @Value("${kindgirdle.address:http://127.0.0.1:8080}") String address) {
+        this.jdbc = jdbc;
+        this.people = people;
+        this.address = address;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void printLink() {
+        if (!people.isEmpty()) {
+            return;
+        }
+        byte[] secret = new byte[24];
+        new SecureRandom().nextBytes(secret);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
+        jdbc.update("replace into first_owner_link (id, token_hash) values (1, ?)", hash(token));
+        System.out.println(
+                "No one can sign in yet. Make the first owner at: " + address + "/first-owner?token=" + token);
+    }
+
+    @Transactional
+    People.PersonView claim(String token, String name, String fullName, String password) {
+        int used = jdbc.update("delete from first_owner_link where id = 1 and token_hash = ?", hash(token));
+        if (used != 1 || !people.isEmpty()) {
+            throw ProblemException.forbidden(
+                    "This link does not count any more. The newest is printed when the server starts without people.");
+        }
+        return people.add(name, fullName, password, Role.OWNER);
+    }
+
+    private static String hash(String token) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

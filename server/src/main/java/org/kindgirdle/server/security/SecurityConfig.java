@@ -1,0 +1,119 @@
+package org.kindgirdle.server.security;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.ProviderManager;
+import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+import org.springframework.session.web.http.CookieSerializer;
+import org.springframework.session.web.http.DefaultCookieSerializer;
+
+/** Sessions, CSRF, roles and headers. What is not allowed here is forbidden. */
+@Configuration
+class SecurityConfig {
+
+    private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:"
+            + " blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; base-uri 'none';"
+            + " form-action 'self'; frame-ancestors 'none'";
+
+    private static final String[] HOUSE = {
+        "/api/v1/site", "/api/v1/places/**", "/api/v1/species/**", "/api/v1/recipes/**", "/api/v1/people/**"
+    };
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
+        return http.csrf(csrf -> csrf.spa())
+                .securityContext(context -> context.securityContextRepository(contexts))
+                .authorizeHttpRequests(requests -> requests.requestMatchers("/api/v1/session", "/api/v1/first-owner")
+                        .permitAll()
+                        .requestMatchers("/actuator/health/**")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/api/v1/people/**")
+                        .hasRole("OWNER")
+                        .requestMatchers(HttpMethod.GET, "/api/v1/**")
+                        .authenticated()
+                        .requestMatchers("/api/v1/me/**")
+                        .authenticated()
+                        .requestMatchers(HOUSE)
+                        .hasRole("OWNER")
+                        .requestMatchers("/api/v1/**")
+                        .hasAnyRole("OWNER", "GROWER")
+                        .requestMatchers("/api/**", "/actuator/**")
+                        .denyAll()
+                        .requestMatchers(HttpMethod.GET, "/**")
+                        .permitAll()
+                        .anyRequest()
+                        .denyAll())
+                .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, refused) ->
+                                write(response, 401, "Not signed in", "Sign in and send it again."))
+                        .accessDeniedHandler((request, response, refused) -> write(
+                                response,
+                                403,
+                                "Not allowed",
+                                refused.getClass().getSimpleName().contains("Csrf")
+                                        ? "The X-XSRF-TOKEN header does not match this session. Reload the page and try again."
+                                        : "Your role does not allow this. Ask an owner of the nursery.")))
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
+                        .referrerPolicy(
+                                referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
+                .requestCache(cache -> cache.disable())
+                .logout(logout -> logout.disable())
+                .formLogin(form -> form.disable())
+                .httpBasic(basic -> basic.disable())
+                .build();
+    }
+
+    private static void write(HttpServletResponse response, int status, String title, String detail)
+            throws IOException {
+        response.setStatus(status);
+        response.setContentType("application/problem+json");
+        response.setCharacterEncoding("UTF-8");
+        response.getWriter()
+                .write("{\"type\":\"about:blank\",\"title\":\"" + title + "\",\"status\":" + status + ",\"detail\":\""
+                        + detail + "\",\"violations\":[]}");
+    }
+
+    @Bean
+    SecurityContextRepository contexts() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    PasswordEncoder passwords() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    UserDetailsService users(PersonRepository people) {
+        return name ->
+                people.findByName(name).map(People::toSignedIn).orElseThrow(() -> new UsernameNotFoundException(name));
+    }
+
+    @Bean
+    AuthenticationManager authentication(UserDetailsService users, PasswordEncoder passwords) {
+        DaoAuthenticationProvider provider = new DaoAuthenticationProvider(users);
+        provider.setPasswordEncoder(passwords);
+        return new ProviderManager(provider);
+    }
+
+    @Bean
+    CookieSerializer cookie() {
+        DefaultCookieSerializer cookie = new DefaultCookieSerializer();
+        cookie.setCookieName("KG_SESSION");
+        cookie.setUseHttpOnlyCookie(true);
+        cookie.setSameSite("Strict");
+        return cookie;
+    }
+}

@@ -1,0 +1,7 @@
+package org.kindgirdle.server.security;
+
+/** The units in which a person reads quantities; what is stored is SI. */
+public enum Units {
+    METRIC,
+    US
+}

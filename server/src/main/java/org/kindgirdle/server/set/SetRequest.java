@@ -1,0 +1,49 @@
+package org.kindgirdle.server.set;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.set.Position;
+import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.server.problem.Within;
+
+/**
+ * Layers to be set on one mother with one recipe, or to be reckoned before that.
+ *
+ * @param setOn today if left out
+ * @param reason why to go on in spite of warnings
+ */
+record SetRequest(
+        @NotNull @Within(low = 1, high = 1e12) Long motherId,
+        @NotNull @Within(low = 1, high = 1e12) Long recipeId,
+        @Nullable LocalDate setOn,
+        @Nullable @Size(max = 500) String reason,
+        @NotNull @Size(min = 1, max = 200) List<@NotNull @Valid RowRequest> rows) {
+
+    /**
+     * One branch. Lengths are numbers in mm, or text with a unit.
+     *
+     * @param leavesBeyond leaves or buds on the tip side of the ring
+     */
+    record RowRequest(
+            @NotNull @Within(low = 1, high = 200, unit = "mm")
+            Double diameterMm,
+
+            @NotNull Wood wood,
+            @NotNull Position position,
+            @NotNull @Within(low = 0, high = 5000) Integer leavesBeyond,
+
+            @NotNull @Within(low = 0, high = 20_000, unit = "mm")
+            Double fromUnionMm,
+
+            @NotNull @Within(low = 0, high = 180, unit = "degrees")
+            Double leanDeg,
+
+            @Nullable School school,
+            @NotNull Boolean specimen,
+            @NotNull Boolean fruitToKeep) {}
+}

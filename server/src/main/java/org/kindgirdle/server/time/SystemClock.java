@@ -1,0 +1,15 @@
+package org.kindgirdle.server.time;
+
+import java.time.Clock;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The one place where the system's clock is taken from. */
+@Configuration
+class SystemClock {
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+}

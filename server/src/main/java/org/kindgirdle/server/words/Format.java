@@ -1,0 +1,40 @@
+package org.kindgirdle.server.words;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.security.Units;
+
+/** Dates and quantities as a person reads them. */
+public record Format(Units units, LocalDate today) {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
+    private static final DateTimeFormatter DAY_AND_YEAR = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+
+    /** "16 July", with the year where it is not this one. */
+    public String day(@Nullable LocalDate day) {
+        if (day == null) {
+            return "more than four years ahead";
+        }
+        return day.format(day.getYear() == today.getYear() ? DAY : DAY_AND_YEAR);
+    }
+
+    public String days(long days) {
+        return days + (days == 1 ? " day" : " days");
+    }
+
+    public String percent(double share) {
+        return share > 0 && share < .01
+                ? "less than 1%"
+                : share < 1 && share > .99 ? "more than 99%" : Math.round(share * 100) + "%";
+    }
+
+    public String lengthMm(double mm) {
+        return units == Units.US ? String.format(Locale.ROOT, "%.2f in", mm / 25.4) : Math.round(mm) + " mm";
+    }
+
+    public String temperatureC(double c) {
+        return units == Units.US ? Math.round(c * 9 / 5 + 32) + " F" : Math.round(c) + " C";
+    }
+}

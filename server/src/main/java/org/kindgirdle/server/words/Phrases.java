@@ -1,0 +1,51 @@
+package org.kindgirdle.server.words;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Properties;
+import org.springframework.stereotype.Component;
+
+/** The sentences by key, from {@code words.properties}; another language is another file. */
+@Component
+public class Phrases {
+
+    private final Properties phrases = new Properties();
+
+    Phrases() {
+        try (InputStream in = Objects.requireNonNull(Phrases.class.getResourceAsStream("/words.properties"));
+                Reader reader = new InputStreamReader(in, StandardCharsets.UTF_8)) {
+            phrases.load(reader);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** @throws IllegalStateException if there is no such sentence, or a value that it wants is missing */
+    public String say(String key, Map<String, String> values) {
+        String text = phrases.getProperty(key);
+        if (text == null) {
+            throw new IllegalStateException("no words for " + key);
+        }
+        for (Map.Entry<String, String> value : values.entrySet()) {
+            text = text.replace("{" + value.getKey() + "}", value.getValue());
+        }
+        if (text.indexOf('{') >= 0) {
+            throw new IllegalStateException("a value is missing in the words of " + key + ": " + text);
+        }
+        return text;
+    }
+
+    public String say(String key) {
+        return say(key, Map.of());
+    }
+
+    boolean has(String key) {
+        return phrases.containsKey(key);
+    }
+}

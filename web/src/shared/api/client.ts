@@ -1,0 +1,75 @@
+import type { components } from './schema'
+
+export type Schemas = components['schemas']
+export type Violation = Schemas['Violation']
+
+/** A refusal of the server, as it explained it. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly detail: string,
+    readonly violations: Violation[] = [],
+    readonly more: Record<string, unknown> = {},
+  ) {
+    super(detail)
+  }
+
+  /** What is wrong with a field, if anything. */
+  of(field: string): string | undefined {
+    return this.violations.find((one) => one.field === field || one.field.endsWith(`.${field}`))?.message
+  }
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((one) => one.startsWith(`${name}=`))
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
+}
+
+const signedOutListeners = new Set<() => void>()
+
+/** Calls back when the server says that nobody is signed in any more. */
+export function onSignedOut(listener: () => void): void {
+  signedOutListeners.add(listener)
+}
+
+export async function api<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+  commandId?: string,
+): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api/v1${path}`, {
+      method,
+      headers: {
+        accept: 'application/json',
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') }),
+        ...(commandId ? { 'Command-Id': commandId } : {}),
+      },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    })
+  } catch {
+    throw new Problem(0, 'No connection', 'The server can’t be reached. What you typed is still here: try again.')
+  }
+  if (response.status === 204) return undefined as T
+  const json = (await response.json().catch(() => ({}))) as Record<string, unknown>
+  if (!response.ok) {
+    if (response.status === 401 && path !== '/session') signedOutListeners.forEach((listener) => listener())
+    throw new Problem(
+      response.status,
+      String(json.title ?? 'Refused'),
+      String(json.detail ?? ''),
+      (json.violations as Violation[]) ?? [],
+      json,
+    )
+  }
+  return json as T
+}
+
+/** A fresh identity for one thing that the user does; a retry of the same thing keeps it. */
+export function newCommandId(): string {
+  return crypto.randomUUID()
+}
