@@ -52,7 +52,11 @@ export async function api<T>(
       body: body === undefined ? undefined : JSON.stringify(body),
     })
   } catch {
-    throw new Problem(0, 'No connection', 'The server can’t be reached. What you typed is still here: try again.')
+    throw new Problem(
+      0,
+      'No connection',
+      'The server can’t be reached. What you typed is still here: try again.',
+    )
   }
   if (response.status === 204) return undefined as T
   const json = (await response.json().catch(() => ({}))) as Record<string, unknown>

@@ -17,6 +17,9 @@ public record NextLook(LocalDate from, LocalDate by) {
     /** In dormancy only the wrap is looked after, so often (days). */
     public static final int DORMANT_DAYS = 45;
 
+    /** A look that is due may wait for the round after the next one, days. */
+    private static final int SLACK_DAYS = 7;
+
     /**
      * @param lastLook the last look, or the ring if there was none since
      * @param seenThrough whether the wrap need not be opened
@@ -49,9 +52,11 @@ public record NextLook(LocalDate from, LocalDate by) {
     }
 
     private static NextLook between(LocalDate last, int soonest, int latest, Optional<LocalDate> wanted) {
-        LocalDate by = last.plusDays(latest);
-        LocalDate from = wanted.filter(day -> day.isBefore(by)).orElse(by);
+        LocalDate end = last.plusDays(latest);
         LocalDate first = last.plusDays(soonest);
-        return new NextLook(from.isBefore(first) ? first : from, by);
+        LocalDate due = wanted.filter(day -> day.isBefore(end)).orElse(end);
+        LocalDate from = due.isBefore(first) ? first : due;
+        LocalDate by = from.plusDays(SLACK_DAYS);
+        return new NextLook(from, by.isAfter(end) ? end : by);
     }
 }

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -166,7 +167,7 @@ class DemoSeason {
                 append(layer, day, look(now, layer, layer.plan.trouble(), random), random);
                 return;
             }
-            Job job = now.nextJob();
+            Job job = now.jobs().stream().min(Comparator.comparing(Job::from)).orElse(null);
             if (job == null) {
                 layer.wakesOn = LocalDate.MAX;
                 return;
@@ -197,14 +198,14 @@ class DemoSeason {
             return true;
         }
         NextStep step = Objects.requireNonNull(now.verdict()).step();
-        if (step.isSevering()) {
+        if (job.code().equals(step.name()) && step.isSevering()) {
             int leaves = now.state().set().leavesBeyond();
             append(layer, day, new LayerRecord.Severed(leaves, (leaves + 1) / 2), random);
             append(layer, day, new LayerRecord.Potted(LayerRecord.FirstMedium.LIGHT_MIX, 3000), random);
             return false;
         }
         for (Work work : Work.values()) {
-            if (work.name().equals(step.name())) {
+            if (work.name().equals(job.code())) {
                 append(layer, day, new LayerRecord.Tended(work, null), random);
                 return true;
             }
@@ -252,7 +253,7 @@ class DemoSeason {
                             : 0);
         }
         double fill = stage.isAtLeast(RootStage.INITIALS)
-                ? Math.min(100, 5 * Math.round(20 * Math.max(.05, (share - .5) / .5)))
+                ? Math.min(100, 5 * Math.round(20 * Math.max(.05, Math.pow((share - .5) / .5, 2))))
                 : 0;
         return new LayerRecord.Looked(stage, new Sectors(sectors), fill, conditions);
     }

@@ -1,12 +1,26 @@
 package org.kindgirdle.server.http;
 
+import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.info.License;
+import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.Content;
+import io.swagger.v3.oas.models.media.IntegerSchema;
+import io.swagger.v3.oas.models.media.MediaType;
+import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
+import io.swagger.v3.oas.models.responses.ApiResponse;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import org.kindgirdle.core.set.Recipe;
+import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.server.problem.Violation;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -27,6 +41,12 @@ class ApiDescription {
                     .license(new License().name("Apache-2.0")));
             api.servers(List.of());
             Map<String, Schema> schemas = api.getComponents().getSchemas();
+            schemas.putAll(ModelConverters.getInstance(true).readAll(Violation.class));
+            schemas.put("Problem", problem());
+            RECORDS_OF_THE_CORE.forEach(type -> onlyComponents(type, schemas.get(type.getSimpleName())));
+            api.getPaths().values().stream()
+                    .flatMap(path -> path.readOperations().stream())
+                    .forEach(operation -> operation.getResponses().addApiResponse("default", refusal()));
             schemas.forEach((name, schema) -> {
                 if (name.endsWith("Request")) {
                     quantities(schema);
@@ -35,6 +55,33 @@ class ApiDescription {
                 }
             });
         };
+    }
+
+    /** Records of the core that answer questions of their own (isThin): only their components are sent. */
+    private static final List<Class<?>> RECORDS_OF_THE_CORE = List.of(RingAndBall.class, Recipe.class);
+
+    private static void onlyComponents(Class<?> type, Schema<?> schema) {
+        Set<String> components = Arrays.stream(type.getRecordComponents())
+                .map(RecordComponent::getName)
+                .collect(Collectors.toSet());
+        schema.getProperties().keySet().retainAll(components);
+    }
+
+    private static Schema<?> problem() {
+        return new ObjectSchema()
+                .description("RFC 9457: what happened, and every violation by field")
+                .addProperty("title", new StringSchema())
+                .addProperty("status", new IntegerSchema())
+                .addProperty("detail", new StringSchema())
+                .addProperty(
+                        "violations", new ArraySchema().items(new Schema<>().$ref("#/components/schemas/Violation")));
+    }
+
+    private static ApiResponse refusal() {
+        MediaType body = new MediaType().schema(new Schema<>().$ref("#/components/schemas/Problem"));
+        return new ApiResponse()
+                .description("A refusal, explained")
+                .content(new Content().addMediaType("application/problem+json", body));
     }
 
     /** Quantities of a request may be numbers, or text with a unit. */

@@ -1,6 +1,7 @@
 package org.kindgirdle.server.journal;
 
 import jakarta.validation.Valid;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerPhase;
@@ -21,7 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Layers over HTTP. */
 @RestController
-@RequestMapping("/api/v1/layers")
+@RequestMapping("/api/v1")
 class LayerController {
 
     private final LayerJournal journal;
@@ -29,14 +30,21 @@ class LayerController {
     private final LayerList list;
     private final CommandLedger commands;
     private final Reprojection reprojection;
+    private final MotherLoad motherLoad;
 
     LayerController(
-            LayerJournal journal, LayerPages pages, LayerList list, CommandLedger commands, Reprojection reprojection) {
+            LayerJournal journal,
+            LayerPages pages,
+            LayerList list,
+            CommandLedger commands,
+            Reprojection reprojection,
+            MotherLoad motherLoad) {
         this.journal = journal;
         this.pages = pages;
         this.list = list;
         this.commands = commands;
         this.reprojection = reprojection;
+        this.motherLoad = motherLoad;
     }
 
     /**
@@ -45,7 +53,7 @@ class LayerController {
      */
     record RecordAnswer(Recorded recorded, LayerPage layer) {}
 
-    @GetMapping
+    @GetMapping("/layers")
     LayerList.LayerLines find(
             @RequestParam(required = false) @Nullable LayerPhase phase,
             @RequestParam(required = false) @Nullable Long motherId,
@@ -57,12 +65,12 @@ class LayerController {
         return list.find(phase, motherId, q, sort, cursor, limit);
     }
 
-    @GetMapping("/{code}")
+    @GetMapping("/layers/{code}")
     LayerPage page(@PathVariable String code) {
         return pages.page(code(code));
     }
 
-    @PostMapping("/{code}/records")
+    @PostMapping("/layers/{code}/records")
     @ResponseStatus(HttpStatus.CREATED)
     RecordAnswer add(
             @PathVariable String code, @RequestHeader("Command-Id") UUID id, @Valid @RequestBody RecordRequest record) {
@@ -72,6 +80,12 @@ class LayerController {
         Recorded recorded = commands.once(
                 id, "record " + code(code), record, Recorded.class, () -> journal.append(code(code), id, record));
         return new RecordAnswer(recorded, pages.page(code(code)));
+    }
+
+    /** How many layers stand on each mother now, by its id. */
+    @GetMapping("/mother-loads")
+    Map<Long, Long> motherLoads() {
+        return motherLoad.underRings();
     }
 
     private static String code(String typed) {

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.security;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
@@ -78,7 +79,7 @@ class SessionController {
     record SessionView(People.@Nullable PersonView person, boolean demo, LocalDate today, boolean needsOwner) {}
 
     @GetMapping("/session")
-    SessionView session(CsrfToken csrf) {
+    SessionView session(@Parameter(hidden = true) CsrfToken csrf) {
         // read once, so that the cookie with the token is sent
         csrf.getToken();
         People.PersonView person =
@@ -91,7 +92,7 @@ class SessionController {
             @Valid @RequestBody SignInRequest body,
             HttpServletRequest request,
             HttpServletResponse response,
-            CsrfToken csrf) {
+            @Parameter(hidden = true) CsrfToken csrf) {
         throttle.check(body.name(), request.getRemoteAddr());
         Authentication signedIn;
         try {

@@ -130,7 +130,9 @@ public class Words {
         LocalDate q10 = forecast.q10();
         values.put("q10", format.day(q10));
         values.put("q90", format.day(forecast.q90()));
-        values.put("ready", phrases.say(q10 == null ? "ready.far" : "ready.range", values));
+        LocalDate q90 = forecast.q90();
+        boolean past = q90 != null && !q90.isAfter(format.today());
+        values.put("ready", phrases.say(past ? "ready.past" : q10 == null ? "ready.far" : "ready.range", values));
         return values;
     }
 

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+import { show } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+
+/** The sums for one branch. */
+defineProps<{ row: Schemas['Row']; ringMm: number }>()
+const session = useSession()
+const length = (mm: number) => show(mm, 'length', session.units)
+const RISK: Record<string, string> = {
+  LOW: 'low',
+  MODERATE: 'moderate: scrape with care',
+  HIGH: 'high: scrape, or cut wider',
+}
+const FIT: Record<string, string> = {
+  IN_BAND: 'in the useful band',
+  BELOW: 'below the useful band',
+  ABOVE: 'above the useful band: it holds roots back',
+}
+const LOAD: Record<string, string> = {
+  FINE: 'no prop',
+  PROP: 'prop it',
+  SMALLER_OR_PROP_FIRST: 'smaller ball, or a prop before anything else',
+}
+</script>
+
+<template>
+  <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1" data-testid="sums">
+    <dt class="text-muted">Ring</dt>
+    <dd>
+      <b>{{ ringMm ? length(ringMm) : 'none: nothing is cut' }}</b>
+    </dd>
+    <dt class="text-muted">Ball</dt>
+    <dd>{{ length(row.ball.ballLengthMm) }} long, {{ length(row.ball.ballDiameterMm) }} across</dd>
+    <dt class="text-muted">Medium</dt>
+    <dd>{{ show(row.ball.mediumMl, 'volume', session.units) }}, squeezed</dd>
+    <dt class="text-muted">Bridging risk</dt>
+    <dd>{{ RISK[row.bridging] }}</dd>
+    <dt class="text-muted">Hormone</dt>
+    <dd>{{ FIT[row.hormoneFit] }}</dd>
+    <dt class="text-muted">Load</dt>
+    <dd>{{ Math.round(row.load.utilisation * 100) }}% of what the limb bears: {{ LOAD[row.loadVerdict] }}</dd>
+    <dt class="text-muted">Water</dt>
+    <dd>
+      every {{ row.topUpDays }} days at first<template v-if="row.dropsWaterTooFast"
+        >: this wrap dries too fast here</template
+      >
+    </dd>
+  </dl>
+  <p class="mt-3 border-l-4 border-sap bg-sap-pale p-2 text-sm">
+    <b>Caution:</b> cut away from the hand; a thin branch can snap. Gloves for hormone, sap and moss. Clean
+    the blade between mothers.
+  </p>
+</template>

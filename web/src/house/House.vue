@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, Problem, type Schemas } from '@/shared/api/client'
+import { show } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import { toast } from '@/shared/ui/toasts'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { capital } from '@/shared/words'
+import PlaceForm from './PlaceForm.vue'
+import ProfileForm from './ProfileForm.vue'
+import RecipeForm from './RecipeForm.vue'
+import SiteForm from './SiteForm.vue'
+
+/** How do we do it here? */
+const session = useSession()
+const queries = useQueryClient()
+const site = useQuery({
+  queryKey: ['site'],
+  queryFn: () =>
+    api<Schemas['SiteView']>('GET', '/site').catch((failure) => {
+      if (failure instanceof Problem && failure.status === 404) return null
+      throw failure
+    }),
+})
+const places = useQuery({
+  queryKey: ['places'],
+  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
+})
+const recipes = useQuery({
+  queryKey: ['recipes'],
+  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
+})
+const species = useQuery({
+  queryKey: ['species'],
+  queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
+})
+const place = ref<Schemas['PlaceView'] | 'new' | null>(null)
+const recipe = ref<Schemas['RecipeView'] | 'new' | null>(null)
+const profile = ref<Schemas['SpeciesView'] | null>(null)
+const filter = ref('')
+const shownSpecies = computed(() =>
+  (species.data.value ?? []).filter((one) =>
+    `${one.profile.common} ${one.profile.botanical}`
+      .toLowerCase()
+      .includes(filter.value.trim().toLowerCase()),
+  ),
+)
+const shift = (c: number) => `${c >= 0 ? '+' : ''}${show(c, 'temperatureShift', session.units)}`
+const FROSTS: Record<string, string> = {
+  SITE: 'the site’s frosts',
+  NONE: 'frost-free',
+  OWN: 'its own frosts',
+}
+const EXPOSURE: Record<string, string> = { SHADE: 'shade', PART: 'part sun', FULL: 'full sun' }
+const lower = (code: string) => code.toLowerCase().replaceAll('_', ' ')
+
+function saved(): void {
+  place.value = recipe.value = profile.value = null
+  toast('Saved. All live layers were reckoned anew.')
+  void queries.invalidateQueries()
+}
+</script>
+
+<template>
+  <h1 class="text-2xl">House</h1>
+  <p v-if="!session.isOwner" class="mt-1 text-muted">Only an owner can change what stands here.</p>
+  <ProblemNote :problem="site.error.value" @retry="site.refetch()" />
+
+  <section class="mt-4" aria-labelledby="site-title">
+    <h2 id="site-title" class="border-b-2 border-ink pb-1 text-lg">Site</h2>
+    <p v-if="site.data.value === null" class="panel mt-3">
+      Begin here: where the nursery lies decides every date. Type the means of your nearest weather station.
+    </p>
+    <SiteForm
+      v-if="site.data.value !== undefined"
+      :key="site.data.value?.version ?? -1"
+      :site="site.data.value"
+      :locked="!session.isOwner"
+      @saved="saved"
+    />
+  </section>
+
+  <section class="mt-8" aria-labelledby="places-title">
+    <div class="flex items-center justify-between border-b-2 border-ink pb-1">
+      <h2 id="places-title" class="text-lg">Places, in walking order</h2>
+      <button v-if="session.isOwner && site.data.value" class="btn" @click="place = 'new'">
+        Add a place
+      </button>
+    </div>
+    <PlaceForm
+      v-if="place"
+      :key="place === 'new' ? 'new' : place.name"
+      class="mt-3"
+      :place="place === 'new' ? null : place"
+      :next-order="(places.data.value?.length ?? 0) + 1"
+      @saved="saved"
+      @close="place = null"
+    />
+    <p v-if="places.data.value && !places.data.value.length" class="mt-3 text-muted">No place yet.</p>
+    <ul>
+      <li
+        v-for="one in places.data.value"
+        :key="one.name"
+        class="grid min-h-14 grid-cols-[1fr_auto] items-center gap-x-3 border-b border-line sm:grid-cols-[12rem_1fr_auto]"
+      >
+        <b>{{ one.name }}</b>
+        <span class="col-span-2 text-muted sm:col-span-1">
+          {{ EXPOSURE[one.exposure] }}, {{ FROSTS[one.frosts] }}; nights {{ shift(one.minShiftC) }}, days
+          {{ shift(one.maxShiftC) }}; winters down to {{ show(one.winterLowC, 'temperature', session.units) }}
+        </span>
+        <button
+          v-if="session.isOwner"
+          class="link min-h-12"
+          :aria-label="`Edit ${one.name}`"
+          @click="place = one"
+        >
+          Edit
+        </button>
+      </li>
+    </ul>
+  </section>
+
+  <section class="mt-8" aria-labelledby="recipes-title">
+    <div class="flex items-center justify-between border-b-2 border-ink pb-1">
+      <h2 id="recipes-title" class="text-lg">Recipes</h2>
+      <button v-if="session.isOwner" class="btn" @click="recipe = 'new'">Add a recipe</button>
+    </div>
+    <RecipeForm
+      v-if="recipe"
+      :key="recipe === 'new' ? 'new' : recipe.name"
+      class="mt-3"
+      :recipe="recipe === 'new' ? null : recipe"
+      @saved="saved"
+      @close="recipe = null"
+    />
+    <p v-if="recipes.data.value && !recipes.data.value.length" class="mt-3 text-muted">No recipe yet.</p>
+    <ul>
+      <li
+        v-for="one in recipes.data.value"
+        :key="one.name"
+        class="grid min-h-14 grid-cols-[1fr_auto] items-center gap-x-3 border-b border-line sm:grid-cols-[12rem_1fr_auto]"
+      >
+        <b>{{ one.name }}</b>
+        <span class="col-span-2 text-muted sm:col-span-1">
+          {{ capital(lower(one.recipe.wound)) }},
+          {{ one.recipe.hormonePpm ? `${one.recipe.hormonePpm} ppm` : 'no hormone' }},
+          {{ lower(one.recipe.medium) }}, {{ lower(one.recipe.wrap) }}, {{ lower(one.recipe.cover) }}; severed
+          {{ lower(one.school) }} · version {{ one.number }}
+        </span>
+        <button
+          v-if="session.isOwner"
+          class="link min-h-12"
+          :aria-label="`Edit ${one.name}`"
+          @click="recipe = one"
+        >
+          Edit
+        </button>
+      </li>
+    </ul>
+  </section>
+
+  <section class="mt-8" aria-labelledby="species-title">
+    <h2 id="species-title" class="border-b-2 border-ink pb-1 text-lg">Species profiles</h2>
+    <ProfileForm
+      v-if="profile"
+      :key="profile.profile.code"
+      class="mt-3"
+      :species="profile"
+      @saved="saved"
+      @close="profile = null"
+    />
+    <input
+      v-model="filter"
+      type="search"
+      class="input my-3 max-w-sm"
+      aria-label="Find a species"
+      placeholder="Find a species"
+    />
+    <ul>
+      <li
+        v-for="one in shownSpecies"
+        :key="one.profile.code"
+        class="grid min-h-12 grid-cols-[1fr_auto] items-center gap-x-3 border-b border-line sm:grid-cols-[18rem_1fr_auto]"
+      >
+        <span
+          ><b>{{ capital(one.profile.common) }}</b>
+          <span class="text-muted"> {{ one.profile.botanical }}</span></span
+        >
+        <span class="col-span-2 text-muted sm:col-span-1">
+          {{ capital(lower(one.profile.difficulty)) }}, {{ one.profile.d50ThermalDays }} thermal days, own
+          roots {{ lower(one.profile.ownRoots)
+          }}<template v-if="one.profileNumber > 1"> · changed here</template>
+        </span>
+        <button
+          v-if="session.isOwner"
+          class="link min-h-12"
+          :aria-label="`Edit ${one.profile.common}`"
+          @click="profile = one"
+        >
+          Edit
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>

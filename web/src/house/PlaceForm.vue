@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Schemas } from '@/shared/api/client'
+import { fromSi, toSend, typed, unitOf } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import Choice from '@/shared/ui/Choice.vue'
+import Field from '@/shared/ui/Field.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { useCommand } from '@/shared/useCommand'
+
+const props = defineProps<{ place: Schemas['PlaceView'] | null; nextOrder: number }>()
+const emit = defineEmits<{ saved: []; close: [] }>()
+const session = useSession()
+const { saving, problem, send, error } = useCommand<Schemas['PlaceView']>()
+const old = props.place
+const shiftText = (c: number) => String(Number(fromSi(c, 'temperatureShift', session.units).toFixed(2)))
+
+const name = ref(old?.name ?? '')
+const order = ref(String(old?.walkingOrder ?? props.nextOrder))
+const exposure = ref<string>(old?.exposure ?? 'PART')
+const minShift = ref(shiftText(old?.minShiftC ?? 0))
+const maxShift = ref(shiftText(old?.maxShiftC ?? 0))
+const vpd = ref(String(old?.vpdFactor ?? 1))
+const frosts = ref<string>(old?.frosts ?? 'SITE')
+const own = ref({
+  lastAverage: (old?.ownFrosts?.lastAverage ?? '--04-15').slice(2),
+  lastLate: (old?.ownFrosts?.lastLate ?? '--05-10').slice(2),
+  firstEarly: (old?.ownFrosts?.firstEarly ?? '--10-20').slice(2),
+  firstAverage: (old?.ownFrosts?.firstAverage ?? '--11-10').slice(2),
+})
+const winterLow = ref(typed(old?.winterLowC ?? -4, 'temperature', session.units))
+
+function number(text: string): number | string {
+  return text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : text
+}
+
+/** A shift is a difference of degrees, not a temperature: 9 F of it are 5 C. */
+function shift(text: string): number | string {
+  const value = number(text)
+  return typeof value === 'number' && session.units === 'US' ? (value * 5) / 9 : value
+}
+
+async function save(): Promise<void> {
+  const body = {
+    id: old?.id ?? null,
+    name: name.value.trim(),
+    walkingOrder: number(order.value),
+    exposure: exposure.value,
+    minShiftC: shift(minShift.value),
+    maxShiftC: shift(maxShift.value),
+    vpdFactor: number(vpd.value),
+    frosts: frosts.value,
+    ownFrosts:
+      frosts.value === 'OWN'
+        ? Object.fromEntries(Object.entries(own.value).map(([key, day]) => [key, `--${day}`]))
+        : null,
+    winterLowC: toSend(winterLow.value, 'temperature', session.units),
+    version: old?.version ?? 0,
+  }
+  const done = old ? await send('PUT', `/places/${old.id}`, body) : await send('POST', '/places', body)
+  if (done) emit('saved')
+}
+</script>
+
+<template>
+  <form class="panel grid gap-4" aria-label="Place" @submit.prevent="save">
+    <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+      <Field v-model="name" label="Name" :error="error('name')" />
+      <Field v-model="order" label="Turn on the walk" :error="error('walkingOrder')" />
+      <Field
+        v-model="minShift"
+        label="Nights warmer than the site by"
+        :unit="unitOf('temperature', session.units)"
+        :error="error('minShiftC')"
+      />
+      <Field
+        v-model="maxShift"
+        label="Days warmer than the site by"
+        :unit="unitOf('temperature', session.units)"
+        :error="error('maxShiftC')"
+      />
+      <Field v-model="vpd" label="Dryness of the air, times the site’s" :error="error('vpdFactor')" />
+      <Field
+        v-model="winterLow"
+        label="Lowest night of a usual winter"
+        :unit="unitOf('temperature', session.units)"
+        :error="error('winterLowC')"
+      />
+    </div>
+    <Choice
+      v-model="exposure"
+      label="Sun"
+      :options="[
+        ['SHADE', 'Shade'],
+        ['PART', 'Part'],
+        ['FULL', 'Full sun'],
+      ]"
+    />
+    <Choice
+      v-model="frosts"
+      label="Frosts"
+      :options="[
+        ['SITE', 'The site’s'],
+        ['NONE', 'None: frost-free'],
+        ['OWN', 'Its own'],
+      ]"
+    />
+    <div v-if="frosts === 'OWN'" class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+      <Field
+        v-model="own.lastAverage"
+        label="Last, on average"
+        :error="error('lastAverage')"
+        hint="month-day, like 04-15"
+      />
+      <Field v-model="own.lastLate" label="Last, one year in ten later" :error="error('lastLate')" />
+      <Field v-model="own.firstEarly" label="First, one year in ten earlier" :error="error('firstEarly')" />
+      <Field v-model="own.firstAverage" label="First, on average" :error="error('firstAverage')" />
+    </div>
+    <ProblemNote :problem="problem" @retry="save" />
+    <div class="flex gap-2">
+      <button class="btn btn-main" :disabled="saving">Save the place</button>
+      <button type="button" class="btn" @click="emit('close')">Back</button>
+    </div>
+  </form>
+</template>

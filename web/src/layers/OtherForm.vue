@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { Problem } from '@/shared/api/client'
+import { toSend, typed, unitOf } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import Choice from '@/shared/ui/Choice.vue'
+import Field from '@/shared/ui/Field.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
+import { CAUSES, COVERS, WORKS } from '@/shared/words'
+import type { LayerPage, NewRecord } from './useLayer'
+
+/** Whatever is recorded beside a look: water, a new ring, other work, the severing, a loss. */
+const props = defineProps<{ layer: LayerPage; kind: string; saving: boolean; problem: unknown }>()
+const emit = defineEmits<{ keep: [what: NewRecord]; close: [] }>()
+const session = useSession()
+
+const water = ref(typed(Math.round(props.layer.suggested.waterMl), 'volume', session.units))
+const ring = ref(typed(props.layer.suggested.ringMm, 'length', session.units))
+const work = ref(WORKS.find(([code]) => code === props.layer.advice.step)?.[0] ?? 'REWET')
+const cover = ref('BLACK')
+const leavesBefore = ref(String(props.layer.drawing.leavesBeyond))
+const leavesLeft = ref(String(Math.ceil(props.layer.drawing.leavesBeyond / 2)))
+const cause = ref('DRIED')
+const note = ref('')
+
+const titles: Record<string, string> = {
+  TOPPED_UP: 'Top up the ball',
+  RERUNG: 'Ring it again',
+  TENDED: 'What was done?',
+  SEVERED: 'Sever it',
+  LOST: 'Record it as lost',
+}
+const error = (field: string) => (props.problem instanceof Problem ? props.problem.of(field) : undefined)
+
+const details = computed<Record<string, unknown>>(() => {
+  switch (props.kind) {
+    case 'TOPPED_UP':
+      return { waterMl: toSend(water.value, 'volume', session.units) }
+    case 'RERUNG':
+      return { ringMm: toSend(ring.value, 'length', session.units) }
+    case 'TENDED':
+      return { work: work.value, cover: work.value === 'COVER' ? cover.value : null }
+    case 'SEVERED':
+      return { leavesBefore: Number(leavesBefore.value), leavesLeft: Number(leavesLeft.value) }
+    default:
+      return { cause: cause.value }
+  }
+})
+</script>
+
+<template>
+  <form class="panel grid gap-4" @submit.prevent="emit('keep', { kind, details, note: note.trim() })">
+    <h2 class="text-lg">{{ titles[kind] }}</h2>
+    <Field
+      v-if="kind === 'TOPPED_UP'"
+      v-model="water"
+      label="Water"
+      :unit="unitOf('volume', session.units)"
+      :error="error('waterMl')"
+      hint="What the ball has lost since it was last wet."
+    />
+    <template v-if="kind === 'RERUNG'">
+      <Field
+        v-model="ring"
+        label="New ring"
+        :unit="unitOf('length', session.units)"
+        :error="error('ringMm')"
+        hint="A quarter wider than before, over the old one; scraped till the wood is dry."
+      />
+      <p class="border-l-4 border-sap bg-sap-pale p-2">
+        <b>Caution:</b> cut away from the hand; a thin branch can snap. Clean the blade between mothers.
+      </p>
+    </template>
+    <template v-if="kind === 'TENDED'">
+      <PickOne v-model="work" label="Work" :options="WORKS" />
+      <Choice v-if="work === 'COVER'" v-model="cover" label="New cover" :options="COVERS" />
+    </template>
+    <template v-if="kind === 'SEVERED'">
+      <p>
+        In the morning, below the ball, with a clean blade; water the ball the day before. It goes into a
+        closed tent.
+      </p>
+      <div class="grid gap-4 sm:grid-cols-2">
+        <Field
+          v-model="leavesBefore"
+          label="Leaves on it"
+          inputmode="decimal"
+          :error="error('leavesBefore')"
+        />
+        <Field v-model="leavesLeft" label="Leaves left on" inputmode="decimal" :error="error('leavesLeft')" />
+      </div>
+    </template>
+    <PickOne v-if="kind === 'LOST'" v-model="cause" label="Why" :options="CAUSES" />
+    <label class="grid gap-1">
+      <span class="font-bold">Note</span>
+      <input v-model="note" class="input" maxlength="1000" />
+    </label>
+    <div class="flex gap-2">
+      <button class="btn btn-main" :disabled="saving" data-testid="keep-other">Keep</button>
+      <button type="button" class="btn" @click="emit('close')">Back</button>
+    </div>
+  </form>
+</template>

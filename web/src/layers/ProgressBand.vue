@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { addDays, dayText, daysBetween } from '@/shared/dates'
+import { STAGE_WORDS } from '@/shared/words'
+import type { LayerPage } from './useLayer'
+
+/** From the ring to the full ball: the looks, today, and the spread of the date drawn as a spread. */
+const props = defineProps<{ layer: LayerPage }>()
+const WIDTH = 800
+const TRACK = 78
+
+const band = computed(() => {
+  const forecast = props.layer.forecast!
+  const from = props.layer.ringedOn
+  const candidates = [
+    forecast.q90,
+    forecast.q50,
+    props.layer.asOf,
+    ...forecast.curve.map((one) => one.on),
+  ].filter(Boolean)
+  const last = (candidates as string[]).reduce((a, b) => (a > b ? a : b))
+  const to = addDays(last, Math.max(4, Math.round(daysBetween(from, last) * 0.06)))
+  const days = Math.max(1, daysBetween(from, to))
+  const x = (day: string) => 10 + ((WIDTH - 20) * daysBetween(from, day)) / days
+  // the density of the date is the slope of the probability that the core gives for each day
+  const slopes = forecast.curve.slice(1).map((point, i) => ({
+    x: (x(point.on) + x(forecast.curve[i]!.on)) / 2,
+    slope: (point.readyP - forecast.curve[i]!.readyP) / daysBetween(forecast.curve[i]!.on, point.on),
+  }))
+  const top = Math.max(...slopes.map((one) => one.slope), 1e-9)
+  const hill = slopes.length
+    ? `M${slopes[0]!.x} ${TRACK}` +
+      slopes.map((one) => `L${one.x.toFixed(1)} ${(TRACK - 52 * (one.slope / top)).toFixed(1)}`).join('') +
+      `L${slopes.at(-1)!.x} ${TRACK}Z`
+    : ''
+  const looks = props.layer.records
+    .filter((one) => one.kind === 'LOOKED' && one.inForce && one.on >= from)
+    .map((one) => ({
+      x: x(one.on),
+      words: STAGE_WORDS[String((one.details as Record<string, unknown>).stage)],
+    }))
+  return { x, hill, looks, forecast, from }
+})
+const today = computed(() => props.layer.asOf)
+const text = (day: string | null) => dayText(day, today.value)
+const anchor = (x: number) => (x < 70 ? 'start' : x > WIDTH - 70 ? 'end' : 'middle')
+</script>
+
+<template>
+  <section aria-labelledby="band-title">
+    <h2 id="band-title" class="text-base">From ring to full ball</h2>
+    <p data-testid="dates">
+      <template v-if="band.forecast.q50">
+        Likeliest full about <b>{{ text(band.forecast.q50) }}</b>, with four chances in five between
+        {{ text(band.forecast.q10) }} and {{ text(band.forecast.q90) }}. Full by today:
+        {{ Math.round(band.forecast.readyP * 100) }}%.
+      </template>
+      <template v-else
+        >It takes more than four years at this place: something about place, wood or recipe does not
+        fit.</template
+      >
+      <span v-if="!band.forecast.looksAgree" class="font-bold text-rust">
+        The looks contradict one another; the newest counts.</span
+      >
+    </p>
+    <svg :viewBox="`0 0 ${WIDTH} 128`" class="mt-2 w-full min-w-0" aria-hidden="true">
+      <rect x="10" :y="TRACK - 4" :width="WIDTH - 20" height="8" class="fill-line" />
+      <rect x="10" :y="TRACK - 4" :width="Math.max(0, band.x(today) - 10)" height="8" class="fill-bark" />
+      <path
+        v-if="band.hill"
+        :d="band.hill"
+        class="fill-sap-pale stroke-sap-bright"
+        stroke-width="2"
+        data-part="hill"
+      />
+      <line
+        v-if="band.forecast.q50"
+        :x1="band.x(band.forecast.q50)"
+        :x2="band.x(band.forecast.q50)"
+        y1="22"
+        :y2="TRACK + 4"
+        class="stroke-sap"
+        stroke-width="3"
+      />
+      <g v-for="(look, i) in band.looks" :key="i">
+        <circle :cx="look.x" :cy="TRACK" r="8" class="fill-card stroke-ink" stroke-width="2.5" />
+        <text :x="look.x" :y="i % 2 ? 40 : 60" :text-anchor="anchor(look.x)" class="fill-muted text-[14px]">
+          {{ look.words }}
+        </text>
+      </g>
+      <circle cx="10" :cy="TRACK" r="7" class="fill-ink" />
+      <line
+        :x1="band.x(today)"
+        :x2="band.x(today)"
+        :y1="TRACK - 20"
+        :y2="TRACK + 18"
+        class="stroke-ink"
+        stroke-width="3"
+      />
+      <text x="4" y="106" class="fill-muted text-[14px]">ring {{ text(band.from) }}</text>
+      <text
+        :x="band.x(today)"
+        y="124"
+        :text-anchor="anchor(band.x(today))"
+        class="fill-ink text-[14px] font-bold"
+      >
+        today
+      </text>
+      <template v-if="band.forecast.q50">
+        <text
+          :x="band.x(band.forecast.q50)"
+          y="106"
+          :text-anchor="anchor(band.x(band.forecast.q50))"
+          class="fill-ink text-[15px] font-bold"
+        >
+          {{ text(band.forecast.q50) }}
+        </text>
+      </template>
+    </svg>
+  </section>
+</template>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+import { dayText } from '@/shared/dates'
+import { show } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import {
+  CAUSES,
+  CONDITIONS,
+  CONFLICTS,
+  COVERS,
+  KINDS,
+  POSITIONS,
+  RUNGS,
+  SIGNS,
+  STAGE_WORDS,
+  WORKS,
+  word,
+} from '@/shared/words'
+import type { LayerPage } from './useLayer'
+
+/** Everything that was recorded, with who and when; what was taken back stays to be seen. */
+defineProps<{ layer: LayerPage; mayUndo: boolean }>()
+const emit = defineEmits<{ undo: [id: string] }>()
+const session = useSession()
+
+function sentence(one: Schemas['RecordView']): string {
+  const d = one.details as Record<string, unknown>
+  const mm = (key: string) => show(Number(d[key]), 'length', session.units)
+  switch (one.kind) {
+    case 'SET':
+      return `limb ${mm('diameterMm')}, ${Number(d.ringMm) ? `ring ${mm('ringMm')}` : 'no ring'}, ${word(POSITIONS, String(d.position)).toLowerCase()}, ${d.leavesBeyond} leaves beyond`
+    case 'LOOKED': {
+      const found = (d.conditions as string[]).map((code) => word(CONDITIONS, code).toLowerCase())
+      return [STAGE_WORDS[String(d.stage)]?.toLowerCase(), `${d.fillPercent}% full`, ...found].join(', ')
+    }
+    case 'TOPPED_UP':
+      return show(Number(d.waterMl), 'volume', session.units)
+    case 'RERUNG':
+      return `${mm('ringMm')} wide`
+    case 'TENDED':
+      return (
+        word(WORKS, String(d.work)) + (d.cover ? ` (${word(COVERS, String(d.cover)).toLowerCase()})` : '')
+      )
+    case 'SEVERED':
+      return `${d.leavesLeft} of ${d.leavesBefore} leaves left on`
+    case 'POTTED':
+      return (
+        { LIGHT_MIX: 'light mix', MOSS_STAGE: 'moss in a tray', GROUND: 'straight into the ground' }[
+          String(d.medium)
+        ] ?? ''
+      )
+    case 'MOVED':
+      return `to ${word(RUNGS, String(d.rung)).toLowerCase()}`
+    case 'OBSERVED':
+      return (d.signs as string[]).map((code) => word(SIGNS, code).toLowerCase()).join(', ')
+    case 'RELEASED':
+      return (
+        { SALE: 'to sale', PLANTED_OUT: 'planted out', MOTHER_STOCK: 'to mother stock' }[
+          String(d.destination)
+        ] ?? ''
+      )
+    case 'LOST':
+      return word(CAUSES, String(d.cause)).toLowerCase()
+    default:
+      return ''
+  }
+}
+</script>
+
+<template>
+  <section aria-labelledby="records-title">
+    <h2 id="records-title" class="text-base">Records</h2>
+    <ol class="mt-1" data-testid="records">
+      <li
+        v-for="one in layer.records"
+        :key="one.id"
+        class="flex flex-wrap items-center gap-x-4 border-b border-line py-1"
+        :data-kind="one.kind"
+        :data-in-force="one.inForce"
+      >
+        <span class="w-28 shrink-0 text-muted">{{ dayText(one.on, layer.asOf) }}</span>
+        <span class="min-w-0 grow basis-60 py-2" :class="{ 'text-muted line-through': !one.inForce }">
+          <b>{{ KINDS[one.kind] }}</b><template v-if="sentence(one)">: {{ sentence(one) }}</template>
+          <template v-if="one.note"> · “{{ one.note }}”</template>
+          <span v-if="one.conflict" class="block font-bold text-rust">
+            Kept, but not counted: {{ CONFLICTS[one.conflict] }}.
+          </span>
+        </span>
+        <span class="text-sm text-muted">{{ one.by }}</span>
+        <button
+          v-if="mayUndo && one.inForce && one.kind !== 'WITHDRAWN'"
+          class="link min-h-12 px-2 text-sm"
+          :aria-label="`Take back: ${KINDS[one.kind]}, ${dayText(one.on, layer.asOf)}`"
+          @click="emit('undo', one.id)"
+        >
+          Take back
+        </button>
+      </li>
+    </ol>
+  </section>
+</template>

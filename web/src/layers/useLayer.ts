@@ -1,0 +1,64 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref, type Ref } from 'vue'
+import { api, newCommandId, type Schemas } from '@/shared/api/client'
+import { KINDS } from '@/shared/words'
+import { toast } from '@/shared/ui/toasts'
+
+export type LayerPage = Schemas['LayerPage']
+export interface NewRecord {
+  kind: string
+  details: Record<string, unknown>
+  note?: string
+  corrects?: string
+}
+
+/** One layer, and recording on it. A record that fails keeps its identity: sent again, it is written once. */
+export function useLayer(code: string): {
+  layer: Ref<LayerPage | undefined>
+  loadError: Ref<Error | null>
+  reload: () => void
+  saving: Ref<boolean>
+  problem: Ref<unknown>
+  record: (what: NewRecord, quietly?: boolean) => Promise<boolean>
+  undo: (id: string) => Promise<void>
+} {
+  const queries = useQueryClient()
+  const { data, error, refetch } = useQuery({
+    queryKey: ['layer', code],
+    queryFn: () => api<LayerPage>('GET', `/layers/${code}`),
+  })
+  const saving = ref(false)
+  const problem = ref<unknown>(null)
+  let pending: { body: string; id: string } | null = null
+
+  async function record(what: NewRecord, quietly = false): Promise<boolean> {
+    const body = JSON.stringify(what)
+    if (pending?.body !== body) pending = { body, id: newCommandId() }
+    saving.value = true
+    problem.value = null
+    try {
+      const answer = await api<Schemas['RecordAnswer']>('POST', `/layers/${code}/records`, what, pending.id)
+      const id = pending.id
+      pending = null
+      queries.setQueryData(['layer', code], answer.layer)
+      void queries.invalidateQueries({ queryKey: ['round'] })
+      void queries.invalidateQueries({ queryKey: ['layers'] })
+      void queries.invalidateQueries({ queryKey: ['mothers'] })
+      if (answer.recorded.conflict)
+        toast('Kept, but it does not fit what was recorded before: see the records.')
+      else if (!quietly) toast(`${KINDS[what.kind]}: kept.`, { label: 'Undo', run: () => void undo(id) })
+      return true
+    } catch (failure) {
+      problem.value = failure
+      return false
+    } finally {
+      saving.value = false
+    }
+  }
+
+  async function undo(id: string): Promise<void> {
+    if (await record({ kind: 'WITHDRAWN', details: {}, corrects: id }, true)) toast('Taken back.')
+  }
+
+  return { layer: data, loadError: error, reload: () => void refetch(), saving, problem, record, undo }
+}

@@ -1,0 +1,34 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'round', component: () => import('./round/Round.vue'), meta: { title: 'Round' } },
+    { path: '/stock', name: 'stock', component: () => import('./stock/Stock.vue'), meta: { title: 'Stock' } },
+    { path: '/bench', name: 'bench', component: () => import('./bench/Bench.vue'), meta: { title: 'Bench' } },
+    {
+      path: '/layers',
+      name: 'layers',
+      component: () => import('./layers/Layers.vue'),
+      meta: { title: 'Layers' },
+    },
+    {
+      path: '/layers/:code',
+      name: 'layer',
+      component: () => import('./layers/LayerPage.vue'),
+      meta: { title: 'Layer' },
+    },
+    { path: '/house', name: 'house', component: () => import('./house/House.vue'), meta: { title: 'House' } },
+    {
+      path: '/first-owner',
+      name: 'first-owner',
+      component: () => import('./house/FirstOwner.vue'),
+      meta: { title: 'First owner', open: true },
+    },
+    { path: '/:rest(.*)*', redirect: { name: 'round' } },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${to.params.code ?? to.meta.title} · Kind Girdle`
+})

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useSession, type Units } from './session'
+import DemoClock from './ui/DemoClock.vue'
+
+const session = useSession()
+const queries = useQueryClient()
+const route = useRoute()
+const router = useRouter()
+const search = ref('')
+
+// in the order of the job, from the mother to the house that all of it stands in
+const nodes = [
+  { name: 'stock', label: 'Stock' },
+  { name: 'bench', label: 'Bench' },
+  { name: 'round', label: 'Round' },
+  { name: 'layers', label: 'Layers' },
+  { name: 'house', label: 'House' },
+]
+
+function isCurrent(name: string): boolean {
+  return route.name === name || (name === 'layers' && route.name === 'layer')
+}
+
+function find(): void {
+  const text = search.value.trim()
+  if (text) void router.push({ name: 'layers', query: { q: text } })
+}
+
+async function choose(units: Units): Promise<void> {
+  await session.chooseUnits(units)
+  await queries.invalidateQueries()
+}
+
+async function signOut(): Promise<void> {
+  await session.signOut()
+  queries.clear()
+}
+</script>
+
+<template>
+  <a href="#content" class="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-card focus:p-3"
+    >Skip to content</a
+  >
+  <div class="flex min-h-screen flex-col lg:flex-row">
+    <nav
+      aria-label="Main"
+      class="fixed inset-x-0 bottom-0 z-10 border-t border-line bg-paper lg:sticky lg:inset-auto lg:top-0 lg:h-screen lg:w-32 lg:shrink-0 lg:border-t-0 lg:border-r"
+    >
+      <p class="hidden px-6 pt-5 text-lg leading-tight font-bold lg:block">Kind<br />Girdle</p>
+      <div class="relative lg:mt-3 lg:pl-6">
+        <div
+          class="absolute inset-x-3 top-3 h-1.5 rounded-full bg-bark lg:inset-x-auto lg:top-1 lg:bottom-0 lg:left-[30px] lg:h-auto lg:w-1.5"
+          aria-hidden="true"
+        ></div>
+        <ul class="flex justify-around lg:block">
+          <li v-for="node in nodes" :key="node.name">
+            <RouterLink
+              :to="{ name: node.name }"
+              class="relative grid min-h-14 min-w-14 content-end justify-items-center pb-1 text-sm lg:flex lg:min-h-16 lg:items-center lg:gap-4 lg:pb-0 lg:text-base"
+              :class="isCurrent(node.name) ? 'font-bold' : 'text-muted'"
+              :aria-current="isCurrent(node.name) ? 'page' : undefined"
+            >
+              <svg
+                viewBox="0 0 24 24"
+                class="absolute top-0.5 size-6 lg:static lg:-ml-1.5 lg:size-7"
+                aria-hidden="true"
+              >
+                <path
+                  v-if="isCurrent(node.name)"
+                  d="M3 3h9c6 0 9 4 9 9v9h-9c-6 0-9-4-9-9z"
+                  class="fill-lichen stroke-bark-deep"
+                />
+                <rect v-else x="3" y="10" width="18" height="4" class="fill-bark" />
+              </svg>
+              {{ node.label }}
+            </RouterLink>
+          </li>
+        </ul>
+      </div>
+    </nav>
+    <div class="min-w-0 grow pb-20 lg:pb-6">
+      <header class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-2 lg:px-6">
+        <form role="search" class="order-2 w-full sm:order-none sm:w-72" @submit.prevent="find">
+          <input
+            v-model="search"
+            type="search"
+            class="input"
+            aria-label="Find a layer by code or any word"
+            placeholder="Find: code or any word"
+          />
+        </form>
+        <DemoClock v-if="session.session?.demo" class="sm:ml-auto" />
+        <Menu as="div" class="relative ml-auto" :class="{ 'sm:ml-0': session.session?.demo }">
+          <MenuButton class="btn border-transparent bg-transparent"
+            ><span class="sm:hidden">{{ session.person?.fullName.split(' ')[0] }} ▾</span>
+            <span class="hidden sm:inline">{{ session.person?.fullName }} ▾</span></MenuButton
+          >
+          <MenuItems class="absolute right-0 z-20 w-60 border border-bark bg-card p-2 shadow-lg">
+            <p class="px-3 py-2 text-sm text-muted">
+              {{
+                { OWNER: 'Owner', GROWER: 'Grower', VIEWER: 'Viewer: looks on only' }[session.person!.role]
+              }}
+            </p>
+            <MenuItem v-slot="{ active }">
+              <button
+                class="flex min-h-12 w-full items-center px-3 text-left"
+                :class="{ 'bg-wood': active }"
+                data-testid="units"
+                @click="choose(session.units === 'US' ? 'METRIC' : 'US')"
+              >
+                {{
+                  session.units === 'US' ? 'Read in metric (mm, mL, C)' : 'Read in US units (in, fl oz, F)'
+                }}
+              </button>
+            </MenuItem>
+            <MenuItem v-slot="{ active }">
+              <button
+                class="flex min-h-12 w-full items-center px-3 text-left"
+                :class="{ 'bg-wood': active }"
+                @click="signOut"
+              >
+                Sign out
+              </button>
+            </MenuItem>
+          </MenuItems>
+        </Menu>
+      </header>
+      <main id="content" class="p-4 lg:px-6" tabindex="-1"><slot /></main>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest'
+import { show, toSend, typed } from './quantity'
+
+describe('quantities', () => {
+  it('are shown in the units of the reader', () => {
+    expect(show(19.05, 'length', 'US')).toBe('0.75 in')
+    expect(show(19.05, 'length', 'METRIC')).toBe('19 mm')
+    expect(show(20, 'temperature', 'US')).toBe('68 F')
+    expect(show(2, 'temperatureShift', 'US')).toBe('3.6 F')
+    expect(show(591.47, 'volume', 'US')).toBe('20 fl oz')
+  })
+
+  it('are sent as typed, with the unit beside the field where none was typed', () => {
+    expect(toSend('3/4 in', 'length', 'METRIC')).toBe('3/4 in')
+    expect(toSend(' 18 ', 'length', 'METRIC')).toBe('18 mm')
+    expect(toSend('3/4', 'length', 'US')).toBe('3/4 in')
+    expect(toSend('3/4"', 'length', 'METRIC')).toBe('3/4"')
+    expect(toSend('-4', 'temperature', 'US')).toBe('-4 F')
+  })
+
+  it('come back unchanged when nothing was edited', () => {
+    expect(Number(typed(19.05, 'length', 'US')) * 25.4).toBeCloseTo(19.05, 2)
+    expect(typed(12.5, 'length', 'METRIC')).toBe('12.5')
+  })
+})

@@ -1,0 +1,31 @@
+import { ref } from 'vue'
+import { api, newCommandId, Problem } from './api/client'
+
+/** Sends an edit under one identity until it is answered, and keeps what was refused. */
+export function useCommand<T>() {
+  const saving = ref(false)
+  const problem = ref<unknown>(null)
+  let id = newCommandId()
+
+  async function send(method: 'POST' | 'PUT', path: string, body: unknown): Promise<T | null> {
+    saving.value = true
+    problem.value = null
+    try {
+      const answer = await api<T>(method, path, body, id)
+      id = newCommandId()
+      return answer
+    } catch (failure) {
+      problem.value = failure
+      if (failure instanceof Problem && failure.status !== 0) id = newCommandId()
+      return null
+    } finally {
+      saving.value = false
+    }
+  }
+
+  function error(field: string): string | undefined {
+    return problem.value instanceof Problem ? problem.value.of(field) : undefined
+  }
+
+  return { saving, problem, send, error }
+}

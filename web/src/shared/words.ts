@@ -1,0 +1,157 @@
+/** Words for codes on buttons and in lists. Sentences of verdicts come from the server. */
+export const STAGES = ['NONE', 'CALLUS', 'INITIALS', 'ROOTED', 'FILLED', 'MATURE'] as const
+export type Stage = (typeof STAGES)[number]
+
+export const STAGE_WORDS: Record<string, string> = {
+  NONE: 'None',
+  CALLUS: 'Callus',
+  INITIALS: 'First tips',
+  ROOTED: 'Rooted',
+  FILLED: 'Filled',
+  MATURE: 'Mature',
+}
+
+export const STAGE_HINTS: Record<string, string> = {
+  NONE: 'nothing to see at the upper cut',
+  CALLUS: 'swelling or bumps',
+  INITIALS: 'the first white points',
+  ROOTED: 'roots through the medium in places',
+  FILLED: 'roots at the wrap all round',
+  MATURE: 'tan, branched, starting to circle',
+}
+
+export const CONDITIONS: [string, string][] = [
+  ['DRY', 'Dry'],
+  ['WET', 'Too wet'],
+  ['BRIDGED', 'Healing over'],
+  ['WRAP_OPEN', 'Wrap open'],
+  ['ROT', 'Rot'],
+  ['MEDIUM_LOST', 'Medium lost'],
+  ['SLIPPED', 'Slipped'],
+  ['CONSTRICTED', 'Tie bites'],
+  ['PESTS', 'Pests'],
+  ['ALGAE', 'Algae'],
+  ['TOP_WILTED', 'Top wilted'],
+  ['TOP_DEAD', 'Top dead'],
+  ['DETACHED', 'Broken off'],
+]
+
+export const WORKS: [string, string][] = [
+  ['REWET', 'Soaked the ball'],
+  ['REWRAP', 'Wrapped it again'],
+  ['RELIEVE', 'Watered and shaded the mother'],
+  ['CUT_BRIDGE', 'Cut the bridge of bark'],
+  ['CLEAN_OUT', 'Opened and cleaned it out'],
+  ['RESCORE', 'Scarred the empty sectors again'],
+  ['VENT', 'Let it drain'],
+  ['TREAT_PESTS', 'Treated pests'],
+  ['COVER', 'Changed the cover'],
+  ['LOOSEN_TIE', 'Loosened the tie'],
+  ['UPSIZE', 'Gave it a larger container'],
+  ['PROP', 'Propped the limb'],
+  ['PROTECT', 'Protected it from frost'],
+  ['CARRY_OVER', 'Decided: carry it over'],
+  ['HOLD_SPRING', 'Decided: hold till spring'],
+  ['HOLD_DORMANT', 'Decided: hold till leaf fall'],
+  ['HOLD_FRUIT', 'Decided: hold for the fruit'],
+]
+
+export const COVERS: [string, string][] = [
+  ['FOIL', 'Foil'],
+  ['WHITE', 'White'],
+  ['BLACK', 'Black'],
+  ['CLEAR', 'None (clear)'],
+]
+
+export const WOODS: [string, string][] = [
+  ['SOFT', 'Soft, this year’s'],
+  ['ONE_TWO', 'One or two years'],
+  ['THREE_FOUR', 'Three or four years'],
+  ['OLDER', 'Older'],
+]
+
+export const POSITIONS: [string, string][] = [
+  ['BELOW_NODE', 'Below a node'],
+  ['BETWEEN_NODES', 'Between nodes'],
+  ['NODE_IN_RING', 'Node in the ring'],
+  ['AT_FORK', 'Below a fork'],
+]
+
+export const CAUSES: [string, string][] = [
+  ['TOO_LATE', 'Set too late'],
+  ['BRIDGED', 'Bridged'],
+  ['DRIED', 'Dried out'],
+  ['ROTTED', 'Rotted'],
+  ['ANIMALS', 'Animals'],
+  ['BROKE', 'Broke'],
+  ['SLIPPED', 'Slipped'],
+  ['TOP_DIED', 'The top died'],
+  ['NO_ROOTS', 'No roots'],
+  ['WILTED_AFTER', 'Wilted after severance'],
+  ['COLLAR_ROT', 'Collar rot'],
+  ['OVERWATERED', 'Overwatered'],
+  ['WINTER', 'Winter'],
+  ['LABEL_LOST', 'Label lost'],
+]
+
+export const RUNGS: [string, string][] = [
+  ['TENT', 'Tent'],
+  ['SHADE', '70% shade'],
+  ['HALF', '40% shade'],
+  ['LIGHT', '20% shade'],
+  ['OPEN', 'Open'],
+]
+
+export const SIGNS: [string, string][] = [
+  ['TURGID', 'Stands well'],
+  ['DROOP', 'Droops'],
+  ['CURL', 'Curls'],
+  ['LEAF_DROP', 'Drops leaves'],
+  ['MOULD', 'Mould'],
+  ['PESTS', 'Pests'],
+  ['NEW_GROWTH', 'New growth'],
+  ['ROOTS_AT_EDGE', 'Roots at the edge'],
+]
+
+export const PHASES: Record<string, string> = {
+  ON_MOTHER: 'On the mother',
+  SEVERED: 'Severed',
+  POTTED: 'Hardening off',
+  RELEASED: 'Released',
+  LOST: 'Lost',
+  WITHDRAWN: 'Taken back',
+}
+
+export const KINDS: Record<string, string> = {
+  SET: 'Set',
+  LOOKED: 'Look',
+  TOPPED_UP: 'Topped up',
+  RERUNG: 'Ringed again',
+  TENDED: 'Work done',
+  SEVERED: 'Severed',
+  POTTED: 'Potted up',
+  MOVED: 'Moved',
+  OBSERVED: 'Seen',
+  RELEASED: 'Released',
+  LOST: 'Lost',
+  NOTED: 'Note',
+  WITHDRAWN: 'Took back a record',
+}
+
+export const CONFLICTS: Record<string, string> = {
+  NOT_SET_YET: 'it is dated before the layer was set',
+  SET_TWICE: 'the layer was set already',
+  NO_LONGER_ON_MOTHER: 'by then the layer was off its mother',
+  NOT_SEVERED: 'by then the layer was still on its mother',
+  NOT_POTTED: 'by then the layer was not potted',
+  ALREADY_POTTED: 'by then the layer was potted already',
+  FINISHED: 'by then the layer was released or lost',
+}
+
+export function word(pairs: [string, string][], code: string): string {
+  return pairs.find(([one]) => one === code)?.[1] ?? code
+}
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { Problem, type Schemas } from '@/shared/api/client'
+import Choice from '@/shared/ui/Choice.vue'
+import Field from '@/shared/ui/Field.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { useCommand } from '@/shared/useCommand'
+
+const props = defineProps<{
+  mother: Schemas['MotherView'] | null
+  places: Schemas['PlaceView'][]
+  species: Schemas['SpeciesView'][]
+}>()
+const emit = defineEmits<{ saved: []; close: [] }>()
+const { saving, problem, send, error } = useCommand<Schemas['MotherView']>()
+
+const old = props.mother
+const code = ref(old?.code ?? '')
+const speciesCode = ref(old?.speciesCode ?? props.species[0]?.profile.code ?? '')
+const variety = ref(old?.variety ?? '')
+const placeId = ref(String(old?.placeId ?? props.places[0]?.id ?? ''))
+const rootRun = ref<string>(old?.rootRun ?? 'GROUND')
+const vigour = ref<string>(old?.vigour ?? 'NORMAL')
+const sick = ref(old?.sick ? 'yes' : 'no')
+const rights = ref<string>(old?.rights ?? 'FREE')
+const leafyShoots = ref(String(old?.leafyShoots ?? 30))
+const note = ref(old?.note ?? '')
+const version = ref(old?.version ?? 0)
+
+const speciesOptions = computed<[string, string][]>(() =>
+  props.species.map((one) => [one.profile.code, `${one.profile.common} (${one.profile.botanical})`]),
+)
+const placeOptions = computed<[string, string][]>(() => props.places.map((one) => [String(one.id), one.name]))
+const current = computed(() =>
+  problem.value instanceof Problem && problem.value.status === 409
+    ? (problem.value.more.current as Schemas['MotherView'])
+    : null,
+)
+
+async function save(): Promise<void> {
+  const body = {
+    id: old?.id ?? null,
+    code: code.value.trim(),
+    speciesCode: speciesCode.value,
+    variety: variety.value.trim(),
+    placeId: Number(placeId.value),
+    rootRun: rootRun.value,
+    vigour: vigour.value,
+    sick: sick.value === 'yes',
+    rights: rights.value,
+    leafyShoots: Number.isInteger(Number(leafyShoots.value)) ? Number(leafyShoots.value) : leafyShoots.value,
+    note: note.value.trim(),
+    version: version.value,
+  }
+  const done = old ? await send('PUT', `/mothers/${old.id}`, body) : await send('POST', '/mothers', body)
+  if (done) emit('saved')
+}
+
+/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
+async function mineCounts(): Promise<void> {
+  if (!current.value) return
+  version.value = current.value.version
+  await save()
+}
+</script>
+
+<template>
+  <form
+    class="panel grid gap-4"
+    :aria-label="old ? `Edit ${old.code}` : 'A new mother'"
+    @submit.prevent="save"
+  >
+    <h2 class="text-lg">{{ old ? `Mother ${old.code}` : 'A new mother' }}</h2>
+    <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+      <Field v-model="code" label="Code on its tag" :error="error('code')" />
+      <PickOne
+        v-model="speciesCode"
+        label="Species"
+        :options="speciesOptions"
+        :error="error('speciesCode')"
+      />
+      <Field v-model="variety" label="Variety" :error="error('variety')" />
+      <PickOne v-model="placeId" label="Place" :options="placeOptions" :error="error('placeId')" />
+      <Field
+        v-model="leafyShoots"
+        label="Leafy shoots"
+        inputmode="decimal"
+        :error="error('leafyShoots')"
+        hint="A third may stand under rings"
+      />
+    </div>
+    <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+      <Choice
+        v-model="rootRun"
+        label="Grows in"
+        :options="[
+          ['GROUND', 'Ground'],
+          ['POT', 'Pot'],
+        ]"
+      />
+      <Choice
+        v-model="vigour"
+        label="Vigour"
+        :options="[
+          ['STRONG', 'Strong'],
+          ['NORMAL', 'Normal'],
+          ['WEAK', 'Weak'],
+        ]"
+      />
+      <Choice
+        v-model="sick"
+        label="Sick?"
+        :options="[
+          ['no', 'No'],
+          ['yes', 'Yes'],
+        ]"
+      />
+      <PickOne
+        v-model="rights"
+        label="Breeders’ rights"
+        :options="[
+          ['FREE', 'None'],
+          ['PERMITTED', 'Protected, permission on record'],
+          ['PROTECTED', 'Protected, no permission'],
+        ]"
+      />
+    </div>
+    <Field v-model="note" label="Note" :error="error('note')" />
+    <ProblemNote :problem="problem" @retry="save" />
+    <div v-if="current" class="border-l-4 border-sap bg-sap-pale p-3" data-testid="both-sides">
+      <p>
+        Now saved: {{ current.code }}, {{ current.variety }}, {{ current.leafyShoots }} leafy shoots,
+        {{ current.sick ? 'sick' : 'not sick' }}, “{{ current.note }}”. Yours is in the fields above.
+      </p>
+      <button type="button" class="btn mt-2" @click="mineCounts">Save mine over it</button>
+    </div>
+    <div class="flex gap-2">
+      <button class="btn btn-main" :disabled="saving" data-testid="save-mother">Save</button>
+      <button type="button" class="btn" @click="emit('close')">Back</button>
+    </div>
+  </form>
+</template>
