@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
-import { fromSi, toSend, typed, unitOf } from '@/shared/quantity'
+import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
@@ -13,13 +13,12 @@ const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
 const { saving, problem, send, error } = useCommand<Schemas['PlaceView']>()
 const old = props.place
-const shiftText = (c: number) => String(Number(fromSi(c, 'temperatureShift', session.units).toFixed(2)))
 
 const name = ref(old?.name ?? '')
 const order = ref(String(old?.walkingOrder ?? props.nextOrder))
 const exposure = ref<string>(old?.exposure ?? 'PART')
-const minShift = ref(shiftText(old?.minShiftC ?? 0))
-const maxShift = ref(shiftText(old?.maxShiftC ?? 0))
+const minShift = ref(typed(old?.minShiftC ?? 0, 'temperatureShift', session.units))
+const maxShift = ref(typed(old?.maxShiftC ?? 0, 'temperatureShift', session.units))
 const vpd = ref(String(old?.vpdFactor ?? 1))
 const frosts = ref<string>(old?.frosts ?? 'SITE')
 const own = ref({
@@ -34,20 +33,14 @@ function number(text: string): number | string {
   return text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : text
 }
 
-/** A shift is a difference of degrees, not a temperature: 9 F of it are 5 C. */
-function shift(text: string): number | string {
-  const value = number(text)
-  return typeof value === 'number' && session.units === 'US' ? (value * 5) / 9 : value
-}
-
 async function save(): Promise<void> {
   const body = {
     id: old?.id ?? null,
     name: name.value.trim(),
     walkingOrder: number(order.value),
     exposure: exposure.value,
-    minShiftC: shift(minShift.value),
-    maxShiftC: shift(maxShift.value),
+    minShiftC: toSend(minShift.value, 'temperatureShift', session.units),
+    maxShiftC: toSend(maxShift.value, 'temperatureShift', session.units),
     vpdFactor: number(vpd.value),
     frosts: frosts.value,
     ownFrosts:

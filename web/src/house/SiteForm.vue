@@ -61,11 +61,7 @@ function toggle(day: string): void {
     : [...roundDays.value, day]
 }
 
-/** Normals are lists: a plain number of the reader's own degrees becomes C here, text with a unit goes as typed. */
-function celsius(text: string): number | string {
-  const value = number(text)
-  return typeof value === 'number' && session.units === 'US' ? ((value - 32) * 5) / 9 : value
-}
+const celsius = (text: string) => toSend(text, 'temperature', session.units)
 
 async function save(): Promise<void> {
   const done = await send('PUT', '/site', {

@@ -9,7 +9,9 @@ public enum Dimension {
     /** kept in grams */
     MASS("g"),
     /** kept in degrees Celsius */
-    TEMPERATURE("C");
+    TEMPERATURE("C"),
+    /** a difference of temperatures, kept in degrees Celsius: 9 F of it are 5 C */
+    TEMPERATURE_DIFFERENCE("C");
 
     private final String keptIn;
 

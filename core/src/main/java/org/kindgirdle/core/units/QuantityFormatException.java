@@ -17,6 +17,7 @@ public final class QuantityFormatException extends IllegalArgumentException {
                     case VOLUME -> "250 mL or 1.5 qt";
                     case MASS -> "300 g or 10 oz";
                     case TEMPERATURE -> "18 C or 64 F";
+                    case TEMPERATURE_DIFFERENCE -> "5 C or 9 F";
                 }
                 + ".";
     }

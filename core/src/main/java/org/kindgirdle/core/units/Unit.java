@@ -27,7 +27,9 @@ public enum Unit {
     OUNCE(Dimension.MASS, "28.349523125", "0", "oz", "ounce", "ounces"),
     POUND(Dimension.MASS, "453.59237", "0", "lb", "pound", "pounds"),
     CELSIUS(Dimension.TEMPERATURE, "1", "0", "c", "°c", "celsius"),
-    FAHRENHEIT(Dimension.TEMPERATURE, "5/9", "32", "f", "°f", "fahrenheit");
+    FAHRENHEIT(Dimension.TEMPERATURE, "5/9", "32", "f", "°f", "fahrenheit"),
+    CELSIUS_DEGREE(Dimension.TEMPERATURE_DIFFERENCE, "1", "0", "c", "°c", "celsius", "k"),
+    FAHRENHEIT_DEGREE(Dimension.TEMPERATURE_DIFFERENCE, "5/9", "0", "f", "°f", "fahrenheit");
 
     private final Dimension dimension;
     private final BigDecimal numerator;

@@ -25,6 +25,8 @@ class QuantityTest {
             TEMPERATURE, 68F, 20
             TEMPERATURE, -4 °F, -20
             TEMPERATURE, 18.5 C, 18.5
+            TEMPERATURE_DIFFERENCE, 9 F, 5
+            TEMPERATURE_DIFFERENCE, -2.5 C, -2.5
             """)
     void reads_what_growers_type_exactly(Dimension dimension, String typed, String si) {
         assertThat(Quantity.parse(dimension, typed).si()).isEqualByComparingTo(new BigDecimal(si));

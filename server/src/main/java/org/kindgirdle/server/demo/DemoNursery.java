@@ -21,12 +21,11 @@ import org.kindgirdle.server.nursery.PlaceView;
 import org.kindgirdle.server.nursery.RecipeView;
 import org.kindgirdle.server.nursery.Rights;
 import org.kindgirdle.server.nursery.SiteView;
+import org.kindgirdle.server.opening.BeforeServing;
 import org.kindgirdle.server.security.People;
 import org.kindgirdle.server.security.Role;
 import org.kindgirdle.server.security.SignedIn;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -37,7 +36,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Tollen Fold on the Isle of Carrow: loaded once into an empty database in demo mode. Nobody in it is real. */
 @Component
 @Order(2)
-class DemoNursery implements ApplicationRunner {
+class DemoNursery implements BeforeServing {
 
     static final LocalDate TODAY = LocalDate.of(2026, 7, 10);
 
@@ -66,7 +65,7 @@ class DemoNursery implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void prepare() {
         if (!clock.isDemo() || nursery.hasSite()) {
             return;
         }

@@ -35,6 +35,7 @@ class JsonConfig {
         return builder -> builder.addMixIn(Sectors.class, SectorsAsList.class)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
                 .disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
                 .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS)

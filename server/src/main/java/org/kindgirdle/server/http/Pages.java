@@ -1,5 +1,6 @@
 package org.kindgirdle.server.http;
 
+import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.concurrent.TimeUnit;
@@ -59,6 +60,7 @@ class Pages implements WebMvcConfigurer {
     }
 
     /** What no other part of the API answers. */
+    @Hidden
     @RestController
     static class NoSuchEndpoint {
 

@@ -1,6 +1,7 @@
 package org.kindgirdle.server.http;
 
 import java.lang.reflect.RecordComponent;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.Dimension;
 import org.kindgirdle.core.units.Quantity;
@@ -29,6 +30,9 @@ final class QuantityIntrospector extends NopAnnotationIntrospector {
         if (name.endsWith("Ml")) {
             return Dimension.VOLUME;
         }
+        if (name.endsWith("ShiftC")) {
+            return Dimension.TEMPERATURE_DIFFERENCE;
+        }
         if (name.endsWith("C")) {
             return Dimension.TEMPERATURE;
         }
@@ -37,14 +41,24 @@ final class QuantityIntrospector extends NopAnnotationIntrospector {
 
     @Override
     public @Nullable Object findDeserializer(MapperConfig<?> config, Annotated annotated) {
+        Class<?> type = annotated.getRawType();
+        return type == double.class || type == Double.class ? quantity(annotated) : null;
+    }
+
+    /** The numbers of a list are quantities of the list's name. */
+    @Override
+    public @Nullable Object findContentDeserializer(MapperConfig<?> config, Annotated annotated) {
+        boolean isNumbers = annotated.getRawType() == List.class
+                && annotated.getType().getContentType().getRawClass() == Double.class;
+        return isNumbers ? quantity(annotated) : null;
+    }
+
+    private static @Nullable Object quantity(Annotated annotated) {
         if (!(annotated instanceof AnnotatedParameter parameter)) {
             return null;
         }
-        Class<?> type = parameter.getRawType();
         RecordComponent[] components = parameter.getDeclaringClass().getRecordComponents();
-        if (type != double.class && type != Double.class
-                || components == null
-                || parameter.getIndex() >= components.length) {
+        if (components == null || parameter.getIndex() >= components.length) {
             return null;
         }
         Dimension dimension = dimension(components[parameter.getIndex()].getName());

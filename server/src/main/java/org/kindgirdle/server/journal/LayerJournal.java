@@ -16,6 +16,7 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.set.LayerCode;
+import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
@@ -37,6 +38,7 @@ public class LayerJournal {
     private final BusinessClock clock;
     private final CurrentPerson person;
     private final JdbcTemplate jdbc;
+    private final NurseryLock lock;
 
     LayerJournal(
             LayerRepository layers,
@@ -45,7 +47,8 @@ public class LayerJournal {
             Snapshots snapshots,
             BusinessClock clock,
             CurrentPerson person,
-            JdbcTemplate jdbc) {
+            JdbcTemplate jdbc,
+            NurseryLock lock) {
         this.layers = layers;
         this.events = events;
         this.codec = codec;
@@ -53,6 +56,7 @@ public class LayerJournal {
         this.clock = clock;
         this.person = person;
         this.jdbc = jdbc;
+        this.lock = lock;
     }
 
     /**
@@ -67,6 +71,7 @@ public class LayerJournal {
     /** Sets layers. @return their codes, in order */
     @Transactional
     public List<String> set(UUID batchId, List<NewLayer> all) {
+        lock.share();
         NurserySnapshot nursery = snapshots.take();
         jdbc.update("update counter set next_value = next_value + ? where name = 'layer'", all.size());
         Integer next = jdbc.queryForObject("select next_value from counter where name = 'layer'", Integer.class);
@@ -112,6 +117,7 @@ public class LayerJournal {
     @Transactional
     public Recorded append(
             String code, UUID uuid, LayerRecord what, Instant occurredAt, @Nullable UUID corrects, String note) {
+        lock.share();
         RecordKind kind = RecordKind.of(what);
         checkTime(occurredAt);
         Layer layer = layers.lockByCode(code).orElseThrow(() -> ProblemException.notFound("layer", code));

@@ -1,9 +1,9 @@
 package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -36,7 +36,7 @@ public final class NurserySnapshot {
     private final Map<String, Recipe> recipeVersions;
     private final Map.Entry<Integer, HouseRules> rules;
     private final Climates climates;
-    private final Map<Long, PlaceClimate> built = new HashMap<>();
+    private final Map<Long, PlaceClimate> built = new ConcurrentHashMap<>();
 
     NurserySnapshot(Nursery nursery, Climates climates, LocalDate today) {
         this.today = today;

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -29,6 +30,7 @@ public class Reprojection {
     private final Snapshots snapshots;
     private final JdbcTemplate jdbc;
     private final BusinessClock clock;
+    private final NurseryLock lock;
 
     Reprojection(
             LayerRepository layers,
@@ -36,13 +38,15 @@ public class Reprojection {
             RecordCodec codec,
             Snapshots snapshots,
             JdbcTemplate jdbc,
-            BusinessClock clock) {
+            BusinessClock clock,
+            NurseryLock lock) {
         this.layers = layers;
         this.events = events;
         this.codec = codec;
         this.snapshots = snapshots;
         this.jdbc = jdbc;
         this.clock = clock;
+        this.lock = lock;
     }
 
     /** Brings all live layers to today, if that has not been done; only one copy of the application does it. */
@@ -52,9 +56,10 @@ public class Reprojection {
         if (!isBehind("select as_of from day_turn where id = 1", today)) {
             return;
         }
+        lock.holdAlone();
         jdbc.update("insert ignore into day_turn (id, as_of) values (1, '1970-01-01')");
-        // whoever comes second waits here, then finds the work done
-        if (isBehind("select as_of from day_turn where id = 1 for update", today)) {
+        // whoever came second has waited for the lock, and finds the work done
+        if (isBehind("select as_of from day_turn where id = 1", today)) {
             live();
             jdbc.update("update day_turn set as_of = ? where id = 1", today);
         }
@@ -80,6 +85,7 @@ public class Reprojection {
     /** Every layer, at the day that its row stands at. @return how many there are and how many rows changed */
     @Transactional
     public int[] everyLayer() {
+        lock.holdAlone();
         List<Layer> all = layers.findAll();
         Map<LocalDate, List<Layer>> byDay = all.stream().collect(Collectors.groupingBy(layer -> layer.asOf));
         int changed = 0;

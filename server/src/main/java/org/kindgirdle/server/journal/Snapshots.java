@@ -1,23 +1,41 @@
 package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
 import org.kindgirdle.server.nursery.Climates;
 import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 
-/** Takes snapshots of the master data. */
+/** Takes snapshots of the master data; those of an edition and a day are made once. */
 @Service
 public class Snapshots {
+
+    private static final int KEPT = 8;
 
     private final Nursery nursery;
     private final Climates climates;
     private final BusinessClock clock;
+    private final NurseryLock lock;
+    private final Map<Key, NurserySnapshot> kept =
+            Collections.synchronizedMap(new LinkedHashMap<>(2 * KEPT, .75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Key, NurserySnapshot> eldest) {
+                    return size() > KEPT;
+                }
+            });
 
-    Snapshots(Nursery nursery, Climates climates, BusinessClock clock) {
+    private record Key(UUID edition, LocalDate asOf) {}
+
+    Snapshots(Nursery nursery, Climates climates, BusinessClock clock, NurseryLock lock) {
         this.nursery = nursery;
         this.climates = climates;
         this.clock = clock;
+        this.lock = lock;
     }
 
     /** As of the business day. */
@@ -26,6 +44,12 @@ public class Snapshots {
     }
 
     public NurserySnapshot take(LocalDate asOf) {
-        return new NurserySnapshot(nursery, climates, asOf);
+        Key key = new Key(lock.edition(), asOf);
+        NurserySnapshot known = kept.get(key);
+        if (known == null) {
+            known = new NurserySnapshot(nursery, climates, asOf);
+            kept.put(key, known);
+        }
+        return known;
     }
 }

@@ -29,6 +29,7 @@ public class Nursery {
     private final NumberedVersions versions;
     private final JsonMapper json;
     private final ApplicationEventPublisher events;
+    private final NurseryLock lock;
 
     Nursery(
             SiteRepository sites,
@@ -38,7 +39,8 @@ public class Nursery {
             MotherRepository mothers,
             NumberedVersions versions,
             JsonMapper json,
-            ApplicationEventPublisher events) {
+            ApplicationEventPublisher events,
+            NurseryLock lock) {
         this.sites = sites;
         this.places = places;
         this.species = species;
@@ -47,6 +49,7 @@ public class Nursery {
         this.versions = versions;
         this.json = json;
         this.events = events;
+        this.lock = lock;
     }
 
     /** Something that projections depend on was changed, in the transaction that is open. */
@@ -64,6 +67,7 @@ public class Nursery {
 
     @Transactional
     public SiteView save(SiteView edit) {
+        lock.holdForChange();
         Site site = sites.findById(Site.ONLY).orElseGet(Site::fresh);
         if (sites.existsById(Site.ONLY)) {
             checkVersion(edit.version(), site.version, edit, view(site));
@@ -95,6 +99,7 @@ public class Nursery {
 
     @Transactional
     public PlaceView save(PlaceView edit) {
+        lock.holdForChange();
         Place place = edit.id() == null
                 ? Place.fresh()
                 : places.findById(edit.id()).orElseThrow(() -> ProblemException.notFound("place", edit.id()));
@@ -146,6 +151,7 @@ public class Nursery {
     /** A new profile makes a new number; the old ones stay. */
     @Transactional
     public SpeciesView save(String code, SpeciesView edit) {
+        lock.holdForChange();
         if (!code.equals(edit.profile().code())) {
             throw ProblemException.invalid(
                     "profile.code", edit.profile().code(), code, "The code of a species can't be changed.");
@@ -163,6 +169,7 @@ public class Nursery {
     @Transactional
     public void ship(SpeciesProfile profile) {
         if (!species.existsById(profile.code())) {
+            lock.holdForChange();
             species.saveAndFlush(new Species(profile.code()));
             versions.add(profile.code(), 1, profile);
         }
@@ -182,6 +189,7 @@ public class Nursery {
 
     @Transactional
     public RecipeView save(RecipeView edit) {
+        lock.holdForChange();
         Recipe one = edit.id() == null
                 ? Recipe.fresh()
                 : recipes.findById(edit.id()).orElseThrow(() -> ProblemException.notFound("recipe", edit.id()));
@@ -214,6 +222,7 @@ public class Nursery {
 
     @Transactional
     public MotherView save(MotherView edit) {
+        lock.holdForChange();
         Mother one = edit.id() == null
                 ? Mother.fresh()
                 : mothers.findById(edit.id()).orElseThrow(() -> ProblemException.notFound("mother", edit.id()));

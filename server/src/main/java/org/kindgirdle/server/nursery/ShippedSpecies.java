@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Objects;
@@ -12,8 +13,7 @@ import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.set.Difficulty;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.kindgirdle.server.opening.BeforeServing;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Puts the shipped species profiles into a database that lacks them; what the nursery changed stays. */
 @Component
 @Order(1)
-class ShippedSpecies implements ApplicationRunner {
+class ShippedSpecies implements BeforeServing {
 
     private final Nursery nursery;
     private final SpeciesRepository species;
@@ -33,14 +33,14 @@ class ShippedSpecies implements ApplicationRunner {
 
     @Override
     @Transactional
-    public void run(ApplicationArguments arguments) throws IOException {
+    public void prepare() {
         List<SpeciesProfile> shipped = read();
         if (species.count() < shipped.size()) {
             shipped.forEach(nursery::ship);
         }
     }
 
-    static List<SpeciesProfile> read() throws IOException {
+    static List<SpeciesProfile> read() {
         try (InputStream in = Objects.requireNonNull(ShippedSpecies.class.getResourceAsStream("/species.csv"));
                 BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
             return lines.lines()
@@ -48,6 +48,8 @@ class ShippedSpecies implements ApplicationRunner {
                     .filter(line -> !line.isBlank())
                     .map(line -> profile(line.split(",", -1)))
                     .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 

@@ -4,7 +4,6 @@ import jakarta.validation.ConstraintViolation;
 import jakarta.validation.ConstraintViolationException;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.MissingValueException;
@@ -21,10 +20,12 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.MissingRequestHeaderException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
@@ -62,8 +63,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ResponseEntity<Object> constraint(ConstraintViolationException refused) {
         return invalid(refused.getConstraintViolations().stream()
-                .map(one ->
-                        new Violation(lastNode(one), shown(one.getInvalidValue()), one.getMessage(), one.getMessage()))
+                .map(one -> violation(lastNode(one), one.getInvalidValue(), one.getMessage()))
                 .toList());
     }
 
@@ -95,10 +95,31 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 .map(error -> {
                     String message = String.valueOf(error.getDefaultMessage()).strip();
                     return error instanceof FieldError field
-                            ? new Violation(field.getField(), shown(field.getRejectedValue()), message, message)
-                            : new Violation("", null, message, message);
+                            ? violation(field.getField(), field.getRejectedValue(), message)
+                            : violation("", null, message);
                 })
                 .toList());
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHandlerMethodValidationException(
+            HandlerMethodValidationException refused, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return invalid(refused.getParameterValidationResults().stream()
+                .flatMap(result -> result.getResolvableErrors().stream()
+                        .map(error -> violation(
+                                String.valueOf(result.getMethodParameter().getParameterName()),
+                                result.getArgument(),
+                                String.valueOf(error.getDefaultMessage()).strip())))
+                .toList());
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMissingServletRequestParameter(
+            MissingServletRequestParameterException refused,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        return invalid(List.of(missing(refused.getParameterName())));
     }
 
     @Override
@@ -136,7 +157,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             }
             if (inner instanceof MissingValueException missing) {
                 String at = field.endsWith(missing.name()) ? field : join(field, missing.name());
-                return new Violation(at, null, "must be there", "must be there");
+                return missing(at);
             }
             if (inner instanceof QuantityFormatException quantity) {
                 return new Violation(
@@ -152,6 +173,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             return new Violation(field, shown(format.getValue()), allowed, "is not " + allowed);
         }
         if (cause instanceof MismatchedInputException mismatch) {
+            if (mismatch.getOriginalMessage().startsWith("Cannot map `null`")) {
+                return missing(field);
+            }
             String allowed = allowed(mismatch.getTargetType());
             return new Violation(field, null, allowed, "is not " + allowed);
         }
@@ -159,6 +183,16 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             return new Violation(field, null, "", String.valueOf(inner.getMessage()));
         }
         return new Violation(field, null, "JSON", "This is not JSON: " + json.getOriginalMessage());
+    }
+
+    private static Violation missing(String field) {
+        return new Violation(field, null, "a value", "must be there");
+    }
+
+    /** A constraint says "must be" what is allowed. */
+    private static Violation violation(String field, @Nullable Object value, String message) {
+        String allowed = message.startsWith("must be ") ? message.substring("must be ".length()) : message;
+        return new Violation(field, shown(value), allowed, message);
     }
 
     private static String join(String path, String name) {
@@ -236,7 +270,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static ProblemDetail detail(HttpStatus status, String title, String text, List<Violation> violations) {
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, text);
         detail.setTitle(title);
-        detail.setProperties(Map.of("violations", violations));
+        detail.setProperty("violations", violations);
         return detail;
     }
 }

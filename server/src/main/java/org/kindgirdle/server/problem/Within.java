@@ -8,6 +8,8 @@ import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import org.jspecify.annotations.Nullable;
 
 /** A number from {@code low} to {@code high}; not a number is outside every range. Null is another constraint's. */
@@ -23,7 +25,7 @@ public @interface Within {
     /** The unit, for the message. */
     String unit() default "";
 
-    String message() default "must be from {low} to {high} {unit}";
+    String message() default "";
 
     Class<?>[] groups() default {};
 
@@ -34,16 +36,30 @@ public @interface Within {
 
         private double low;
         private double high;
+        private String message = "";
 
         @Override
         public void initialize(Within range) {
             low = range.low();
             high = range.high();
+            message = ("must be from " + number(low) + " to " + number(high) + " " + range.unit()).strip();
         }
 
         @Override
         public boolean isValid(@Nullable Number value, ConstraintValidatorContext context) {
-            return value == null || value.doubleValue() >= low && value.doubleValue() <= high;
+            if (value == null || value.doubleValue() >= low && value.doubleValue() <= high) {
+                return true;
+            }
+            context.disableDefaultConstraintViolation();
+            context.buildConstraintViolationWithTemplate(message).addConstraintViolation();
+            return false;
+        }
+
+        private static String number(double value) {
+            return new BigDecimal(value)
+                    .round(MathContext.DECIMAL32)
+                    .stripTrailingZeros()
+                    .toPlainString();
         }
     }
 }

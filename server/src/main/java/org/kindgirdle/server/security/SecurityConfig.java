@@ -42,7 +42,7 @@ class SecurityConfig {
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/v1/people/**")
                         .hasRole("OWNER")
-                        .requestMatchers(HttpMethod.GET, "/api/v1/**")
+                        .requestMatchers(HttpMethod.GET, "/api/**")
                         .authenticated()
                         .requestMatchers("/api/v1/me/**")
                         .authenticated()

@@ -1,0 +1,133 @@
+package org.kindgirdle.server.harness;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.NullNode;
+
+/** A browser without a screen: it keeps the cookies and sends the CSRF token back. */
+public final class Client {
+
+    private static final HttpClient HTTP = HttpClient.newHttpClient();
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private final String base;
+    private final Map<String, String> cookies = new TreeMap<>();
+
+    public Client(String base) {
+        this.base = base;
+    }
+
+    /** What came back. */
+    public record Answer(int status, JsonNode body, Map<String, List<String>> headers) {
+
+        /** This answer, if it has the status. */
+        public Answer expect(int wanted) {
+            if (status != wanted) {
+                throw new AssertionError("expected " + wanted + ", got " + status + ": " + body);
+            }
+            return this;
+        }
+
+        /** The fields that a refusal names. */
+        public List<String> fields() {
+            return body.path("violations")
+                    .valueStream()
+                    .map(one -> one.path("field").asString())
+                    .toList();
+        }
+    }
+
+    public Client signedInAs(String name, String password) {
+        get("/api/v1/session").expect(200);
+        send("POST", "/api/v1/session", null, json(Map.of("name", name, "password", password)), true)
+                .expect(200);
+        return this;
+    }
+
+    public Answer get(String path) {
+        return send("GET", path, null, null, true);
+    }
+
+    public Answer post(String path, Object body) {
+        return send("POST", path, UUID.randomUUID(), json(body), true);
+    }
+
+    public Answer post(String path, UUID commandId, Object body) {
+        return send("POST", path, commandId, json(body), true);
+    }
+
+    public Answer put(String path, Object body) {
+        return send("PUT", path, UUID.randomUUID(), json(body), true);
+    }
+
+    /** @param body as it goes over the wire; null for none */
+    public Answer send(String method, String path, @Nullable UUID commandId, @Nullable String body, boolean withToken) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body))
+                .header("Accept", "application/json, */*");
+        if (body != null) {
+            request.header("Content-Type", "application/json");
+        }
+        if (commandId != null) {
+            request.header("Command-Id", commandId.toString());
+        }
+        if (!cookies.isEmpty()) {
+            request.header(
+                    "Cookie",
+                    String.join(
+                            "; ",
+                            cookies.entrySet().stream()
+                                    .map(one -> one.getKey() + "=" + one.getValue())
+                                    .toList()));
+        }
+        if (withToken && cookies.containsKey("XSRF-TOKEN")) {
+            request.header("X-XSRF-TOKEN", cookies.get("XSRF-TOKEN"));
+        }
+        try {
+            HttpResponse<String> response = HTTP.send(request.build(), BodyHandlers.ofString());
+            response.headers().allValues("set-cookie").forEach(this::keep);
+            String text = response.body();
+            boolean isJson = response.headers()
+                    .firstValue("content-type")
+                    .map(type -> type.contains("json"))
+                    .orElse(false);
+            return new Answer(
+                    response.statusCode(),
+                    isJson && !text.isEmpty() ? JSON.readTree(text) : NullNode.getInstance(),
+                    response.headers().map());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    public static String json(Object body) {
+        return body instanceof String text ? text : JSON.writeValueAsString(body);
+    }
+
+    private void keep(String header) {
+        String pair = header.split(";", 2)[0];
+        int at = pair.indexOf('=');
+        String value = pair.substring(at + 1);
+        if (value.isEmpty()) {
+            cookies.remove(pair.substring(0, at));
+        } else {
+            cookies.put(pair.substring(0, at), value);
+        }
+    }
+}

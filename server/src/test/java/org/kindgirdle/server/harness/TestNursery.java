@@ -1,0 +1,336 @@
+package org.kindgirdle.server.harness;
+
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javax.sql.DataSource;
+import net.ttddyy.dsproxy.support.ProxyDataSourceBuilder;
+import org.kindgirdle.server.Application;
+import org.springframework.beans.factory.config.BeanPostProcessor;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/**
+ * A nursery on the real application and a real MariaDB: Quern Wood, 52 N, with a field, a tunnel and one owner, made
+ * over HTTP from an empty database as a user would. It is started once a JVM.
+ */
+public final class TestNursery {
+
+    public static final LocalDate TODAY = LocalDate.of(2026, 7, 10);
+    private static final String PASSWORD = "ring-and-moss-26";
+
+    private final ConfigurableApplicationContext context;
+    private final String base;
+    private final TestClock clock = new TestClock();
+    private final Client owner;
+    private final Client grower;
+    private final Client viewer;
+    private final long field;
+    private final long tunnel;
+    private final long recipe;
+    private int mothers;
+
+    TestNursery() {
+        clock.moveTo(TODAY);
+        MariaDbServer database = MariaDbServer.start();
+        PrintStream console = System.out;
+        ByteArrayOutputStream printed = new ByteArrayOutputStream();
+        System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
+        try {
+            context = new SpringApplicationBuilder(Application.class)
+                    .initializers((ApplicationContextInitializer<GenericApplicationContext>) this::replace)
+                    .run(
+                            "--server.port=0",
+                            "--spring.datasource.url=" + database.url(),
+                            "--spring.datasource.username=root",
+                            "--spring.datasource.password=",
+                            "--kindgirdle.demo=false");
+        } finally {
+            System.setOut(console);
+        }
+        int port = ((WebServerApplicationContext) context).getWebServer().getPort();
+        base = "http://127.0.0.1:" + port;
+        owner = firstOwner(printed.toString(StandardCharsets.UTF_8));
+        grower = person("gale", "Gale Fernhollow", "GROWER");
+        viewer = person("vesper", "Vesper Oatley", "VIEWER");
+        site();
+        field = place("North field", 1, "FULL", 0, "SITE", -4.5);
+        tunnel = place("Low tunnel", 2, "PART", 4, "NONE", 2);
+        recipe = recipe("Moss and foil");
+    }
+
+    /** The test's clock in place of the system's, and every statement counted. */
+    private void replace(GenericApplicationContext application) {
+        application.registerBean("testClock", TestClock.class, () -> clock, bean -> bean.setPrimary(true));
+        application.registerBean("countingStatements", BeanPostProcessor.class, () -> new BeanPostProcessor() {
+            @Override
+            public Object postProcessAfterInitialization(Object bean, String name) {
+                return bean instanceof DataSource source
+                        ? ProxyDataSourceBuilder.create(source)
+                                .listener(new StatementCount())
+                                .build()
+                        : bean;
+            }
+        });
+    }
+
+    public Client owner() {
+        return owner;
+    }
+
+    public Client grower() {
+        return grower;
+    }
+
+    public Client viewer() {
+        return viewer;
+    }
+
+    public Client anonymous() {
+        return new Client(base);
+    }
+
+    /** Somebody of the nursery in another browser. */
+    public Client again(String name) {
+        return new Client(base).signedInAs(name, PASSWORD);
+    }
+
+    public String base() {
+        return base;
+    }
+
+    public TestClock clock() {
+        return clock;
+    }
+
+    public JdbcTemplate sql() {
+        return context.getBean(JdbcTemplate.class);
+    }
+
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    public long field() {
+        return field;
+    }
+
+    public long tunnel() {
+        return tunnel;
+    }
+
+    public long recipe() {
+        return recipe;
+    }
+
+    /** A new mother with 60 leafy shoots. */
+    public long mother(String species, long place) {
+        mothers++;
+        return grower.post("/api/v1/mothers", motherBody("M-" + mothers, species, place))
+                .expect(201)
+                .body()
+                .path("id")
+                .asLong();
+    }
+
+    public static Map<String, Object> motherBody(String code, String species, long place) {
+        return Map.ofEntries(
+                Map.entry("code", code),
+                Map.entry("speciesCode", species),
+                Map.entry("variety", "Quern Gold"),
+                Map.entry("placeId", place),
+                Map.entry("rootRun", "GROUND"),
+                Map.entry("vigour", "NORMAL"),
+                Map.entry("sick", false),
+                Map.entry("rights", "FREE"),
+                Map.entry("leafyShoots", 60),
+                Map.entry("note", ""),
+                Map.entry("version", 0));
+    }
+
+    /** Sets layers on a mother. @return their codes */
+    public List<String> set(long mother, LocalDate on, int count) {
+        Client.Answer answer =
+                grower.post("/api/v1/batches", batch(mother, on, count)).expect(201);
+        return answer.body()
+                .path("codes")
+                .valueStream()
+                .map(code -> code.asString())
+                .toList();
+    }
+
+    public Map<String, Object> batch(long mother, LocalDate on, int count) {
+        List<Map<String, Object>> rows = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            rows.add(row("18 mm"));
+        }
+        return Map.of(
+                "motherId",
+                mother,
+                "recipeId",
+                recipe,
+                "setOn",
+                on.toString(),
+                "reason",
+                "asked for by the test",
+                "rows",
+                rows);
+    }
+
+    public static Map<String, Object> row(Object diameter) {
+        return Map.of(
+                "diameterMm",
+                diameter,
+                "wood",
+                "ONE_TWO",
+                "position",
+                "BELOW_NODE",
+                "leavesBeyond",
+                9,
+                "fromUnionMm",
+                300,
+                "leanDeg",
+                20,
+                "specimen",
+                false,
+                "fruitToKeep",
+                false);
+    }
+
+    public static Map<String, Object> look(String stage, int fill, String... conditions) {
+        return Map.of(
+                "kind",
+                "LOOKED",
+                "details",
+                Map.of(
+                        "stage",
+                        stage,
+                        "sectors",
+                        List.of(1, 1, 1, 1, 1, 1, 0, 0),
+                        "fillPercent",
+                        fill,
+                        "conditions",
+                        List.of(conditions)));
+    }
+
+    public Client.Answer record(String code, Map<String, Object> record) {
+        return grower.post("/api/v1/layers/" + code + "/records", record);
+    }
+
+    private Client firstOwner(String printed) {
+        Matcher link = Pattern.compile("first-owner\\?token=(\\S+)").matcher(printed);
+        if (!link.find()) {
+            throw new IllegalStateException("no link for the first owner was printed: " + printed);
+        }
+        Client client = new Client(base);
+        client.get("/api/v1/session").expect(200);
+        client.post(
+                        "/api/v1/first-owner",
+                        Map.of(
+                                "token",
+                                link.group(1),
+                                "name",
+                                "odile",
+                                "fullName",
+                                "Odile Quern",
+                                "password",
+                                PASSWORD))
+                .expect(201);
+        return client.signedInAs("odile", PASSWORD);
+    }
+
+    private Client person(String name, String fullName, String role) {
+        owner.post("/api/v1/people", Map.of("name", name, "fullName", fullName, "password", PASSWORD, "role", role))
+                .expect(201);
+        return again(name);
+    }
+
+    private void site() {
+        owner.put(
+                        "/api/v1/site",
+                        Map.ofEntries(
+                                Map.entry("name", "Quern Wood"),
+                                Map.entry("latitude", 52),
+                                Map.entry("zone", "Europe/London"),
+                                Map.entry(
+                                        "minC",
+                                        List.of(2.6, 2.4, 3.3, 4.6, 7.3, 10.1, 12.2, 12.3, 10.6, 8.1, 5.1, 3.2)),
+                                Map.entry(
+                                        "maxC",
+                                        List.of(7.6, 7.9, 10, 12.8, 16.1, 18.8, 20.8, 20.7, 18.3, 14.4, 10.6, 8.2)),
+                                Map.entry(
+                                        "frosts",
+                                        Map.of(
+                                                "firstAverage", "--11-08",
+                                                "firstEarly", "--10-20",
+                                                "lastAverage", "--04-14",
+                                                "lastLate", "--05-06")),
+                                Map.entry("winterLowC", -4.5),
+                                Map.entry("roundDays", List.of("TUESDAY", "FRIDAY")),
+                                Map.entry("roundMinutes", 90),
+                                Map.entry("version", 0)))
+                .expect(200);
+    }
+
+    private long place(String name, int order, String exposure, double shift, String frosts, double winterLow) {
+        return owner.post(
+                        "/api/v1/places",
+                        Map.of(
+                                "name", name,
+                                "walkingOrder", order,
+                                "exposure", exposure,
+                                "minShiftC", shift,
+                                "maxShiftC", shift,
+                                "vpdFactor", 1,
+                                "frosts", frosts,
+                                "winterLowC", winterLow,
+                                "version", 0))
+                .expect(201)
+                .body()
+                .path("id")
+                .asLong();
+    }
+
+    private long recipe(String name) {
+        return owner.post("/api/v1/recipes", recipeBody(name))
+                .expect(201)
+                .body()
+                .path("id")
+                .asLong();
+    }
+
+    public static Map<String, Object> recipeBody(String name) {
+        return Map.of(
+                "name",
+                name,
+                "school",
+                "IN_LEAF",
+                "recipe",
+                Map.of(
+                        "wound", "RING_SCRAPED",
+                        "hormonePpm", 3000,
+                        "medium", "MOSS",
+                        "wrap", "TIED_FILM",
+                        "cover", "FOIL",
+                        "containerG", 0),
+                "number",
+                0,
+                "version",
+                0);
+    }
+
+    /** How many statements all requests together have sent since the last call. */
+    public static long statements() {
+        return StatementCount.take();
+    }
+}

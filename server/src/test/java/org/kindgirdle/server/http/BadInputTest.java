@@ -1,0 +1,303 @@
+package org.kindgirdle.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.kindgirdle.server.harness.TestNursery.TODAY;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.kindgirdle.core.set.LayerCode;
+import org.kindgirdle.server.harness.Client;
+import org.kindgirdle.server.harness.Client.Answer;
+import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.TestNursery;
+
+/** Whatever is sent to whichever endpoint: refused with a reason, and nothing written. */
+@ExtendWith(NurseryExtension.class)
+class BadInputTest {
+
+    private static final Set<String> OPEN = Set.of("/api/v1/session", "/api/v1/first-owner");
+    private static final List<String> TABLES = List.of(
+            "layer",
+            "layer_event",
+            "command",
+            "mother",
+            "place",
+            "recipe",
+            "recipe_version",
+            "species_profile",
+            "person");
+
+    private final TestNursery nursery;
+    private final String code;
+    private String before = "";
+
+    BadInputTest(TestNursery nursery) {
+        this.nursery = nursery;
+        this.code =
+                nursery.set(nursery.mother("CYDOBL", nursery.field()), TODAY, 1).get(0);
+    }
+
+    /** Every endpoint that writes, from the API's own description, so that none can be forgotten. */
+    static Stream<String> writing() {
+        return ApiDocument.operations(List.of("post", "put", "delete"));
+    }
+
+    static Stream<String> withBody() {
+        return writing().filter(operation -> !operation.startsWith("DELETE"));
+    }
+
+    static Stream<String> closed() {
+        return ApiDocument.operations(List.of("get", "post", "put", "delete"))
+                .filter(operation -> !OPEN.contains(operation.split(" ")[1]));
+    }
+
+    @BeforeEach
+    void count() {
+        before = rows();
+    }
+
+    @AfterEach
+    void nothingWasWritten() {
+        assertThat(rows()).isEqualTo(before);
+    }
+
+    @ParameterizedTest
+    @MethodSource("closed")
+    void nobody_is_let_in_without_a_session(String operation) {
+        Client stranger = nursery.anonymous();
+        stranger.get("/api/v1/session");
+        assertRefused(send(stranger, operation, "{}", true), 401);
+    }
+
+    @ParameterizedTest
+    @MethodSource("writing")
+    void nothing_is_taken_without_the_token(String operation) {
+        assertRefused(send(nursery.owner(), operation, "{}", false), 403);
+    }
+
+    @ParameterizedTest
+    @MethodSource("writing")
+    void a_viewer_changes_nothing_but_the_own_units_and_session(String operation) {
+        if (!operation.contains("/me/") && !OPEN.contains(operation.split(" ")[1])) {
+            assertRefused(send(nursery.viewer(), operation, "{}", true), 403);
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("withBody")
+    void a_body_that_is_no_json_or_empty_or_of_the_wrong_kind_is_explained(String operation) {
+        for (String body : List.of("", "{", "[]", "\"text\"", "{\"unheardOf\": 1}", "{}", "NaN", "null")) {
+            Answer answer = assertRefused(send(nursery.owner(), operation, body, true), 400);
+            assertThat(answer.body().path("violations").size()).as(body).isPositive();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("withBody")
+    void ten_megabytes_are_too_much(String operation) {
+        String body = "{\"note\": \"" + "x".repeat(10_000_000) + "\"}";
+        assertRefused(send(nursery.owner(), operation, body, true), 413);
+    }
+
+    @ParameterizedTest
+    @MethodSource("withBody")
+    void a_command_needs_its_uuid(String operation) {
+        if (operation.matches(".*(batches|records|mothers|places|recipes|species|site).*")) {
+            String method = operation.split(" ")[0];
+            Answer answer = nursery.owner().send(method, path(operation), null, "{}", true);
+            assertRefused(answer, 400);
+            answer = nursery.owner().send(method, path(operation), null, validBody(operation), true);
+            assertRefused(answer, 400);
+            assertThat(answer.fields()).contains("Command-Id");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            diameterMm | "0.5 mm" | rows[0].diameterMm | from 1 to 200 mm
+            diameterMm | 900 | rows[0].diameterMm | from 1 to 200 mm
+            diameterMm | "NaN" | rows[0].diameterMm | Type a number and one of: mm
+            diameterMm | NaN | rows[0].diameterMm |
+            diameterMm | "20" | rows[0].diameterMm | Type a number and one of: mm
+            diameterMm | "3 furlongs" | rows[0].diameterMm | Type a number and one of: mm
+            diameterMm | null | rows[0].diameterMm | must not be null
+            diameterMm | true | rows[0].diameterMm | a number
+            wood | "OAK" | rows[0].wood | one of SOFT, ONE_TWO
+            wood | 1 | rows[0].wood | one of SOFT, ONE_TWO
+            leavesBeyond | -1 | rows[0].leavesBeyond | from 0 to 5000
+            leavesBeyond | 2.5 | rows[0].leavesBeyond | a number
+            leavesBeyond | "many" | rows[0].leavesBeyond | a number
+            leanDeg | 1e400 | rows[0].leanDeg | from 0 to 180
+            specimen | "yes" | rows[0].specimen | true or false
+            """)
+    void a_branch_that_can_not_be_is_named_with_its_value_and_range(
+            String field, String value, String where, String message) {
+        Map<String, Object> row = new HashMap<>(TestNursery.row("18 mm"));
+        row.put(field, "@");
+        Map<String, Object> batch = new HashMap<>(nursery.batch(nursery.field(), TODAY, 1));
+        batch.put("rows", List.of(row));
+        String body = Client.json(batch).replace("\"@\"", value);
+        for (String path : List.of("/api/v1/set-previews", "/api/v1/batches")) {
+            Answer answer = assertRefused(nursery.grower().send("POST", path, UUID.randomUUID(), body, true), 400);
+            if (message != null) {
+                assertThat(answer.fields()).contains(where);
+                assertThat(answer.body().path("violations").toString()).contains(message);
+            }
+        }
+    }
+
+    @Test
+    void all_that_is_wrong_with_a_batch_is_said_at_once_and_none_of_it_is_set() {
+        Map<String, Object> batch = new HashMap<>(nursery.batch(nursery.field(), TODAY, 1));
+        batch.put("rows", List.of(TestNursery.row("18 mm"), TestNursery.row(0), TestNursery.row(300)));
+        Answer answer = assertRefused(nursery.grower().post("/api/v1/batches", batch), 400);
+        assertThat(answer.fields()).containsExactlyInAnyOrder("rows[1].diameterMm", "rows[2].diameterMm");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            LOOKED | {"stage": "ROOTED", "sectors": [1,1,1], "fillPercent": 5, "conditions": []} | 8
+            LOOKED | {"stage": "ROOTED", "sectors": [1,1,1,1,1,1,1,4], "fillPercent": 5, "conditions": []} | from 0 to 3
+            LOOKED | {"stage": "ROOTED", "sectors": [1,1,1,1,1,1,1,1], "fillPercent": 101, "conditions": []} | from 0 to 100
+            LOOKED | {"stage": "BLOOMING", "sectors": [1,1,1,1,1,1,1,1], "fillPercent": 1, "conditions": []} | one of NONE, CALLUS
+            LOOKED | {"stage": "ROOTED", "sectors": [1,1,1,1,1,1,1,1], "fillPercent": 1, "conditions": ["BORED"]} | one of DRY
+            LOOKED | {} | must be there
+            TOPPED_UP | {"waterMl": -1} | from 0 to 20000
+            TOPPED_UP | {"waterMl": "2 mm"} | unknown unit
+            TOPPED_UP | {"waterMl": 1, "extra": 2} | no field 'extra'
+            RERUNG | {"ringMm": 0} | from 1 to 300
+            SEVERED | {"leavesBefore": 4, "leavesLeft": 5} | from 0 to 4
+            POTTED | {"medium": "CONCRETE", "potMl": 1} | one of LIGHT_MIX
+            MOVED | {"rung": "ROOF"} | one of TENT
+            OBSERVED | {"signs": [null]} |
+            LOST | {"cause": "BORED"} | one of TOO_LATE
+            SET | {} | Layers are set in batches
+            WITHDRAWN | {} | Say which record is taken back
+            DANCED | {} | one of SET
+            """)
+    void a_record_that_can_not_be_is_explained(String kind, String details, String message) {
+        Answer answer = assertRefused(
+                nursery.grower()
+                        .send(
+                                "POST",
+                                "/api/v1/layers/" + code + "/records",
+                                UUID.randomUUID(),
+                                "{\"kind\": \"" + kind + "\", \"details\": " + details + "}",
+                                true),
+                400);
+        if (message != null) {
+            assertThat(answer.body().path("violations").toString()).contains(message);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/api/v1/layers?limit=0", "/api/v1/layers?limit=501", "/api/v1/layers?limit=many",
+        "/api/v1/layers?sort=colour", "/api/v1/layers?cursor=%21%21", "/api/v1/layers?cursor=YXxi",
+        "/api/v1/layers?phase=LIMBO", "/api/v1/layers?motherId=x", "/api/v1/layers/7KM-4Z",
+        "/api/v1/mothers/x", "/api/v1/windows?motherId=1", "/api/v1/windows?motherId=1&recipeId=1&startOn=soon",
+        "/api/v1/windows?motherId=1&recipeId=1&startOn=1999-01-01"
+    })
+    void a_question_that_can_not_be_is_explained(String path) {
+        Answer answer = assertRefused(nursery.viewer().get(path), 400);
+        assertThat(answer.fields()).isNotEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/api/v1/layers/@",
+        "/api/v1/mothers/99999999",
+        "/api/v1/species/NOSUCH",
+        "/api/v1/nothing",
+        "/api/nothing",
+    })
+    void what_is_not_there_is_not_found(String path) {
+        assertRefused(nursery.owner().get(path.replace("@", LayerCode.of(LayerCode.CAPACITY - 1))), 404);
+    }
+
+    @Test
+    void a_record_can_not_be_dated_ahead_of_now() {
+        Answer answer = assertRefused(
+                nursery.record(
+                        code, Map.of("kind", "NOTED", "details", Map.of(), "occurredAt", "2027-01-01T00:00:00Z")),
+                400);
+        assertThat(answer.fields()).containsExactly("occurredAt");
+    }
+
+    @Test
+    void a_quantity_of_normals_may_carry_its_unit_but_not_another() {
+        Map<String, Object> place = Map.of(
+                "name", "Hot corner",
+                "walkingOrder", 9,
+                "exposure", "FULL",
+                "minShiftC", "90 F",
+                "maxShiftC", "2 mm",
+                "vpdFactor", 1,
+                "frosts", "SITE",
+                "winterLowC", 1,
+                "version", 0);
+        Answer answer = assertRefused(nursery.owner().post("/api/v1/places", place), 400);
+        assertThat(answer.body().toString()).contains("unknown unit 'mm'");
+    }
+
+    private Answer send(Client client, String operation, String body, boolean withToken) {
+        return client.send(operation.split(" ")[0], path(operation), UUID.randomUUID(), body, withToken);
+    }
+
+    private String path(String operation) {
+        return operation
+                .split(" ")[1]
+                .replace("layers/{code}", "layers/" + code)
+                .replace("species/{code}", "species/CYDOBL")
+                .replaceAll("\\{\\w+}", "1");
+    }
+
+    private String validBody(String operation) {
+        String path = operation.split(" ")[1];
+        if (path.endsWith("records")) {
+            return Client.json(TestNursery.look("NONE", 0));
+        }
+        if (path.endsWith("batches") || path.endsWith("previews")) {
+            return Client.json(nursery.batch(nursery.field(), TODAY, 1));
+        }
+        if (path.contains("mothers")) {
+            return Client.json(TestNursery.motherBody("X-1", "CYDOBL", nursery.field()));
+        }
+        return path.contains("recipes")
+                ? Client.json(TestNursery.recipeBody("Another"))
+                : Client.json(nursery.owner()
+                        .get(path.contains("places") ? "/api/v1/places" : path.replace("{code}", "CYDOBL"))
+                        .body()
+                        .valueStream()
+                        .findFirst()
+                        .orElseThrow());
+    }
+
+    private static Answer assertRefused(Answer answer, int status) {
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(status);
+        assertThat(answer.headers().get("content-type").toString()).contains("application/problem+json");
+        assertThat(answer.body().path("title").asString()).isNotBlank();
+        assertThat(answer.body().path("detail").asString()).isNotBlank();
+        assertThat(answer.body().toString()).doesNotContain("org.kindgirdle", "Exception", "java.");
+        return answer;
+    }
+
+    private String rows() {
+        return TABLES.stream()
+                .map(table ->
+                        table + " " + nursery.sql().queryForObject("select count(*) from " + table, Integer.class))
+                .toList()
+                .toString();
+    }
+}

@@ -1,0 +1,38 @@
+package org.kindgirdle.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.TestNursery;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The committed description is the one that the running application gives. */
+@ExtendWith(NurseryExtension.class)
+class OpenApiTest {
+
+    private final TestNursery nursery;
+
+    OpenApiTest(TestNursery nursery) {
+        this.nursery = nursery;
+    }
+
+    @Test
+    void the_committed_description_has_not_drifted() throws IOException {
+        JsonNode running = nursery.owner().get("/api/v1/openapi").expect(200).body();
+        if (Boolean.getBoolean("openapi.write")) {
+            JsonMapper json = JsonMapper.builder()
+                    .enable(SerializationFeature.INDENT_OUTPUT)
+                    .build();
+            Files.writeString(ApiDocument.FILE, json.writeValueAsString(running) + "\n");
+        }
+        assertThat(running)
+                .as("run: mvn -pl server -am test -Dtest=OpenApiTest -Dopenapi.write=true, then npm run types in web")
+                .isEqualTo(ApiDocument.read());
+    }
+}

@@ -1,0 +1,63 @@
+package org.kindgirdle.server.words;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Arrays;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.harden.PlantStep;
+import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.layer.LossCause;
+import org.kindgirdle.core.look.AlsoDo;
+import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.look.NextStepRules;
+import org.kindgirdle.core.look.School;
+
+class PhrasesTest {
+
+    private final Phrases phrases = new Phrases();
+
+    static Stream<String> keys() {
+        return Stream.of(
+                        keys("step.", NextStep.values()),
+                        keys("step.", PlantStep.values()),
+                        keys("because.", NextStepRules.values()),
+                        keys("because.plant.", PlantStep.values()),
+                        keys("also.", AlsoDo.values()),
+                        keys("job.", AlsoDo.values()),
+                        keys("lack.", HardenVerdict.Lack.values()),
+                        keys("stage.", RootStage.values()),
+                        keys("school.", School.values()),
+                        keys("rung.", Rung.values()),
+                        keys("cause.", LossCause.values()),
+                        Arrays.stream(NextStep.values())
+                                .filter(step -> !step.name().startsWith("HOLD")
+                                        && step != NextStep.WAIT
+                                        && step != NextStep.LOOK_NOW)
+                                .map(step -> "job." + step))
+                .flatMap(one -> one);
+    }
+
+    @ParameterizedTest
+    @MethodSource("keys")
+    void everything_that_the_core_can_say_has_words(String key) {
+        assertThat(phrases.has(key)).as(key).isTrue();
+    }
+
+    @Test
+    void a_value_that_is_missing_is_a_bug_and_not_shown_to_a_grower() {
+        assertThatThrownBy(() -> phrases.say("step.RERING")).hasMessageContaining("{newRing}");
+        assertThat(phrases.say("step.RERING", Map.of("newRing", "35 mm"))).isEqualTo("Ring it again: 35 mm wide.");
+        assertThatThrownBy(() -> phrases.say("no.such")).hasMessageContaining("no.such");
+    }
+
+    private static Stream<String> keys(String prefix, Enum<?>[] values) {
+        return Arrays.stream(values).map(value -> prefix + value);
+    }
+}
