@@ -150,9 +150,9 @@ function doAlso(code: string): void {
 
     <ProblemNote :problem="problem" class="mt-3" />
 
-    <div class="mt-4 grid gap-6 md:grid-cols-[minmax(15rem,2fr)_3fr]">
+    <div class="mt-4 grid gap-6 md:grid-cols-[minmax(14rem,1fr)_2fr]">
       <div>
-        <div class="mx-auto h-80 max-w-sm md:h-96">
+        <div class="mx-auto h-72 max-w-sm md:h-[26rem]">
           <StemDrawing
             :drawing="layer.drawing"
             :sectors="layer.sectors"

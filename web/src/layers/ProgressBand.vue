@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { addDays, dayText, daysBetween } from '@/shared/dates'
+import { useWidth } from '@/shared/useWidth'
 import { STAGE_WORDS } from '@/shared/words'
 import type { LayerPage } from './useLayer'
 
 /** From the ring to the full ball: the looks, today, and the spread of the date drawn as a spread. */
 const props = defineProps<{ layer: LayerPage }>()
-const WIDTH = 800
 const TRACK = 78
+const frame = ref<HTMLElement | null>(null)
+const width = useWidth(frame)
 
 const band = computed(() => {
   const forecast = props.layer.forecast!
@@ -21,7 +23,7 @@ const band = computed(() => {
   const last = (candidates as string[]).reduce((a, b) => (a > b ? a : b))
   const to = addDays(last, Math.max(4, Math.round(daysBetween(from, last) * 0.06)))
   const days = Math.max(1, daysBetween(from, to))
-  const x = (day: string) => 10 + ((WIDTH - 20) * daysBetween(from, day)) / days
+  const x = (day: string) => 10 + ((width.value - 20) * daysBetween(from, day)) / days
   // the density of the date is the slope of the probability that the core gives for each day
   const slopes = forecast.curve.slice(1).map((point, i) => ({
     x: (x(point.on) + x(forecast.curve[i]!.on)) / 2,
@@ -43,7 +45,16 @@ const band = computed(() => {
 })
 const today = computed(() => props.layer.asOf)
 const text = (day: string | null) => dayText(day, today.value)
-const anchor = (x: number) => (x < 70 ? 'start' : x > WIDTH - 70 ? 'end' : 'middle')
+const anchor = (x: number) => (x < 50 ? 'start' : x > width.value - 50 ? 'end' : 'middle')
+/** The ends of the range are written where they do not run into the likeliest day. */
+const ends = computed(() => {
+  const { q10, q50, q90 } = band.value.forecast
+  if (!q10 || !q50 || !q90) return []
+  const middle = band.value.x(q50)
+  return [q10, q90]
+    .map((day) => ({ day, x: band.value.x(day) }))
+    .filter((one) => Math.abs(one.x - middle) > 84 && one.x > 120)
+})
 </script>
 
 <template>
@@ -63,59 +74,71 @@ const anchor = (x: number) => (x < 70 ? 'start' : x > WIDTH - 70 ? 'end' : 'midd
         The looks contradict one another; the newest counts.</span
       >
     </p>
-    <svg :viewBox="`0 0 ${WIDTH} 128`" class="mt-2 w-full min-w-0" aria-hidden="true">
-      <rect x="10" :y="TRACK - 4" :width="WIDTH - 20" height="8" class="fill-line" />
-      <rect x="10" :y="TRACK - 4" :width="Math.max(0, band.x(today) - 10)" height="8" class="fill-bark" />
-      <path
-        v-if="band.hill"
-        :d="band.hill"
-        class="fill-sap-pale stroke-sap-bright"
-        stroke-width="2"
-        data-part="hill"
-      />
-      <line
-        v-if="band.forecast.q50"
-        :x1="band.x(band.forecast.q50)"
-        :x2="band.x(band.forecast.q50)"
-        y1="22"
-        :y2="TRACK + 4"
-        class="stroke-sap"
-        stroke-width="3"
-      />
-      <g v-for="(look, i) in band.looks" :key="i">
-        <circle :cx="look.x" :cy="TRACK" r="8" class="fill-card stroke-ink" stroke-width="2.5" />
-        <text :x="look.x" :y="i % 2 ? 40 : 60" :text-anchor="anchor(look.x)" class="fill-muted text-[14px]">
-          {{ look.words }}
-        </text>
-      </g>
-      <circle cx="10" :cy="TRACK" r="7" class="fill-ink" />
-      <line
-        :x1="band.x(today)"
-        :x2="band.x(today)"
-        :y1="TRACK - 20"
-        :y2="TRACK + 18"
-        class="stroke-ink"
-        stroke-width="3"
-      />
-      <text x="4" y="106" class="fill-muted text-[14px]">ring {{ text(band.from) }}</text>
-      <text
-        :x="band.x(today)"
-        y="124"
-        :text-anchor="anchor(band.x(today))"
-        class="fill-ink text-[14px] font-bold"
-      >
-        today
-      </text>
-      <template v-if="band.forecast.q50">
+    <div ref="frame">
+      <svg :viewBox="`0 0 ${width} 128`" class="mt-2 block w-full" aria-hidden="true">
+        <rect x="10" :y="TRACK - 4" :width="width - 20" height="8" class="fill-line" />
+        <rect x="10" :y="TRACK - 4" :width="Math.max(0, band.x(today) - 10)" height="8" class="fill-bark" />
+        <path
+          v-if="band.hill"
+          :d="band.hill"
+          class="fill-sap-pale stroke-sap-bright"
+          stroke-width="2"
+          data-part="hill"
+        />
+        <line
+          v-if="band.forecast.q50"
+          :x1="band.x(band.forecast.q50)"
+          :x2="band.x(band.forecast.q50)"
+          y1="22"
+          :y2="TRACK + 4"
+          class="stroke-sap"
+          stroke-width="3"
+        />
+        <g v-for="(look, i) in band.looks" :key="i">
+          <circle :cx="look.x" :cy="TRACK" r="8" class="fill-card stroke-ink" stroke-width="2.5" />
+          <text :x="look.x" :y="i % 2 ? 40 : 60" :text-anchor="anchor(look.x)" class="fill-muted text-[14px]">
+            {{ look.words }}
+          </text>
+        </g>
+        <circle cx="10" :cy="TRACK" r="7" class="fill-ink" />
+        <line
+          :x1="band.x(today)"
+          :x2="band.x(today)"
+          :y1="TRACK - 20"
+          :y2="TRACK + 18"
+          class="stroke-ink"
+          stroke-width="3"
+        />
+        <text x="4" y="106" class="fill-muted text-[14px]">ring {{ text(band.from) }}</text>
         <text
-          :x="band.x(band.forecast.q50)"
-          y="106"
-          :text-anchor="anchor(band.x(band.forecast.q50))"
-          class="fill-ink text-[15px] font-bold"
+          :x="band.x(today)"
+          y="124"
+          :text-anchor="anchor(band.x(today))"
+          class="fill-ink text-[14px] font-bold"
         >
-          {{ text(band.forecast.q50) }}
+          today
         </text>
-      </template>
-    </svg>
+        <template v-if="band.forecast.q50">
+          <text
+            :x="band.x(band.forecast.q50)"
+            y="106"
+            :text-anchor="anchor(band.x(band.forecast.q50))"
+            class="fill-ink text-[15px] font-bold"
+          >
+            {{ text(band.forecast.q50) }}
+          </text>
+        </template>
+        <text
+          v-for="end in ends"
+          :key="end.day"
+          :x="end.x"
+          y="106"
+          :text-anchor="anchor(end.x)"
+          class="fill-muted text-[14px]"
+        >
+          {{ text(end.day) }}
+        </text>
+      </svg>
+    </div>
   </section>
 </template>

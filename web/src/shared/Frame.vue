@@ -84,7 +84,11 @@ async function signOut(): Promise<void> {
     </nav>
     <div class="min-w-0 grow pb-20 lg:pb-6">
       <header class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-2 lg:px-6">
-        <form role="search" class="order-2 w-full sm:order-none sm:w-72" @submit.prevent="find">
+        <form
+          role="search"
+          class="order-1 min-w-0 grow basis-40 sm:order-none sm:max-w-72"
+          @submit.prevent="find"
+        >
           <input
             v-model="search"
             type="search"
@@ -93,8 +97,12 @@ async function signOut(): Promise<void> {
             placeholder="Find: code or any word"
           />
         </form>
-        <DemoClock v-if="session.session?.demo" class="sm:ml-auto" />
-        <Menu as="div" class="relative ml-auto" :class="{ 'sm:ml-0': session.session?.demo }">
+        <DemoClock v-if="session.session?.demo" class="order-3 w-full sm:order-none sm:ml-auto sm:w-auto" />
+        <Menu
+          as="div"
+          class="relative order-2 ml-auto sm:order-none"
+          :class="{ 'sm:ml-0': session.session?.demo }"
+        >
           <MenuButton class="btn border-transparent bg-transparent"
             ><span class="sm:hidden">{{ session.person?.fullName.split(' ')[0] }} ▾</span>
             <span class="hidden sm:inline">{{ session.person?.fullName }} ▾</span></MenuButton

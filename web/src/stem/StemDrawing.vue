@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useId } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
-import { stemGeometry } from './geometry'
+import { stemGeometry, strands } from './geometry'
+import StemScale from './StemScale.vue'
 
 /** One layer on its limb, to scale: every length comes from the core. */
 const props = defineProps<{
@@ -16,38 +17,45 @@ const props = defineProps<{
 }>()
 
 const session = useSession()
+const id = useId()
 const stem = computed(() =>
   stemGeometry(props.drawing, props.sectors, props.fillPercent, props.stage, props.severed),
 )
-const margin = computed(() => (props.small ? 0 : 62))
+const moss = computed(() => (props.small ? [] : strands(stem.value, 90)))
+// the writing keeps its size beside the drawing, whatever the branch measures
+const unit = computed(() => stem.value.height / 100)
+const margin = computed(() => (props.small ? 0 : 30 * unit.value))
 const mm = (value: number) => show(value, 'length', session.units)
 const ballBottom = computed(() => stem.value.ball.top + stem.value.ball.length)
 const ballPath = computed(() => {
   const { ball, centre } = stem.value
   const r = ball.diameter / 2
-  const bend = ball.length * 0.42
-  const neck = stem.value.limb.width / 2 + 1.5
-  return `M${centre - neck} ${ball.top} C${centre - r * 1.05} ${ball.top + 2} ${centre - r} ${ball.top + bend * 0.5} ${centre - r} ${ball.top + ball.length / 2} C${centre - r} ${ballBottom.value - bend * 0.5} ${centre - r * 1.05} ${ballBottom.value - 2} ${centre - neck} ${ballBottom.value} L${centre + neck} ${ballBottom.value} C${centre + r * 1.05} ${ballBottom.value - 2} ${centre + r} ${ballBottom.value - bend * 0.5} ${centre + r} ${ball.top + ball.length / 2} C${centre + r} ${ball.top + bend * 0.5} ${centre + r * 1.05} ${ball.top + 2} ${centre + neck} ${ball.top} Z`
+  const middle = ball.top + ball.length / 2
+  const neck = stem.value.limb.width / 2 + 1
+  const kx = neck + (r - neck) * 0.66
+  const ky = (ball.length / 2) * 0.6
+  return (
+    `M${centre - neck} ${ball.top}C${centre - kx} ${ball.top} ${centre - r} ${middle - ky} ${centre - r} ${middle}` +
+    `S${centre - kx} ${ballBottom.value} ${centre - neck} ${ballBottom.value}H${centre + neck}` +
+    `C${centre + kx} ${ballBottom.value} ${centre + r} ${middle + ky} ${centre + r} ${middle}` +
+    `S${centre + kx} ${ball.top} ${centre + neck} ${ball.top}Z`
+  )
 })
-const coverWords: Record<string, string> = {
+const COVER_WORDS: Record<string, string> = {
   FOIL: 'foil over it',
   WHITE: 'white over it',
   BLACK: 'black over it',
   CLEAR: 'no cover',
 }
+const COVER_STROKES: Record<string, string> = {
+  FOIL: 'stroke-foil',
+  BLACK: 'stroke-ink',
+  WHITE: 'stroke-white',
+}
 const label = computed(
   () =>
-    `Limb ${mm(props.drawing.ball.diameterMm)} thick, ${stem.value.ring ? `ring ${mm(stem.value.ring.height)} wide` : 'no ring'}, ball ${mm(stem.value.ball.length)} long and ${mm(stem.value.ball.diameter)} across, ${coverWords[props.drawing.cover]}, ${props.fillPercent}% rooted${props.drawing.propped ? ', propped' : ''}`,
+    `Limb ${mm(props.drawing.ball.diameterMm)} thick, ${stem.value.ring ? `ring ${mm(stem.value.ring.height)} wide` : 'no ring'}, ball ${mm(stem.value.ball.length)} long and ${mm(stem.value.ball.diameter)} across, ${COVER_WORDS[props.drawing.cover]}, ${props.fillPercent}% rooted${props.drawing.propped ? ', propped' : ''}`,
 )
-const ticks = computed(() => {
-  const { ball, ring } = stem.value
-  if (!ring) return [{ from: ball.top, to: ballBottom.value, mm: ball.length }]
-  return [
-    { from: ball.top, to: ring.top, mm: props.drawing.aboveMm },
-    { from: ring.top, to: ring.top + ring.height, mm: ring.height },
-    { from: ring.top + ring.height, to: ballBottom.value, mm: props.drawing.belowMm },
-  ]
-})
 </script>
 
 <template>
@@ -56,57 +64,59 @@ const ticks = computed(() => {
     :aria-label="label"
     :viewBox="`0 0 ${stem.width + margin} ${stem.height}`"
     class="block h-full w-full"
-    preserveAspectRatio="xMidYMid meet"
+    preserveAspectRatio="xMidYMin meet"
     data-testid="stem"
   >
-    <g v-if="!small">
-      <path
-        :d="`M${stem.limb.x} 14c-16-14-30-12-34-10c6 12 20 16 34 12`"
-        class="fill-lichen stroke-bark-deep"
-        stroke-width="0.6"
-      />
-      <path
-        :d="`M${stem.limb.x + stem.limb.width} 26c14-12 28-10 34-5c-8 10-22 12-34 8`"
-        class="fill-lichen stroke-bark-deep"
-        stroke-width="0.6"
-      />
+    <defs>
+      <linearGradient :id="`${id}-bark`">
+        <stop offset="0" class="[stop-color:var(--color-bark-deep)]" />
+        <stop offset="0.3" class="[stop-color:var(--color-bark-light)]" />
+        <stop offset="0.65" class="[stop-color:var(--color-bark)]" />
+        <stop offset="1" class="[stop-color:var(--color-bark-deep)]" />
+      </linearGradient>
+      <linearGradient :id="`${id}-wood`">
+        <stop offset="0" class="[stop-color:var(--color-wood-deep)]" />
+        <stop offset="0.35" class="[stop-color:var(--color-paper)]" />
+        <stop offset="1" class="[stop-color:var(--color-wood-deep)]" />
+      </linearGradient>
+    </defs>
+    <g v-if="!small" class="fill-lichen stroke-bark-deep" stroke-width="0.6">
+      <path :d="`M${stem.limb.x + 1} 16c-15-15-30-13-36-9c8 11 22 14 36 9`" />
+      <path :d="`M${stem.limb.x + stem.limb.width - 1} 30c13-13 27-11 35-5c-9 9-23 11-35 5`" />
     </g>
     <rect
       :x="stem.limb.x"
       y="0"
       :width="stem.limb.width"
       :height="stem.height"
-      class="fill-bark"
+      :fill="`url(#${id}-bark)`"
       :data-mm="drawing.ball.diameterMm"
       data-part="limb"
-    />
-    <path
-      :d="ballPath"
-      class="fill-moss-pale stroke-lichen"
-      :class="{ 'opacity-60': drawing.cover === 'CLEAR' }"
-      stroke-width="1.4"
-      data-part="ball"
-      :data-length="stem.ball.length"
-      :data-diameter="stem.ball.diameter"
     />
     <path
       v-if="drawing.cover !== 'CLEAR'"
       :d="ballPath"
       fill="none"
-      :class="{
-        'stroke-muted': drawing.cover === 'FOIL',
-        'stroke-ink': drawing.cover === 'BLACK',
-        'stroke-white': drawing.cover === 'WHITE',
-      }"
-      stroke-width="2.6"
-      stroke-dasharray="5 3"
+      :class="COVER_STROKES[drawing.cover]"
+      stroke-width="5"
     />
+    <path
+      :d="ballPath"
+      class="fill-moss-pale stroke-lichen"
+      stroke-width="1.2"
+      data-part="ball"
+      :data-length="stem.ball.length"
+      :data-diameter="stem.ball.diameter"
+    />
+    <g class="stroke-moss" fill="none" stroke-width="0.55" opacity="0.75">
+      <path v-for="(strand, i) in moss" :key="i" :d="strand" />
+    </g>
     <rect
       :x="stem.limb.x"
       :y="stem.ball.top"
       :width="stem.limb.width"
       :height="stem.ball.length"
-      class="fill-bark"
+      :fill="`url(#${id}-bark)`"
     />
     <rect
       v-if="stem.ring"
@@ -114,13 +124,13 @@ const ticks = computed(() => {
       :y="stem.ring.top"
       :width="stem.limb.width - 1.6"
       :height="stem.ring.height"
-      class="fill-wood"
+      :fill="`url(#${id}-wood)`"
       data-part="ring"
     />
-    <g class="stroke-bark-deep" fill="none" stroke-width="2.4" stroke-linecap="round">
+    <g class="stroke-bark-deep" fill="none" stroke-width="1.7" stroke-linecap="round" opacity="0.55">
       <path v-for="(root, i) in stem.roots" :key="`u${i}`" :d="root" />
     </g>
-    <g class="stroke-card" fill="none" stroke-width="1.3" stroke-linecap="round" data-part="roots">
+    <g class="stroke-card" fill="none" stroke-width="1.05" stroke-linecap="round" data-part="roots">
       <path v-for="(root, i) in stem.roots" :key="i" :d="root" />
     </g>
     <rect
@@ -133,19 +143,21 @@ const ticks = computed(() => {
       class="fill-sap-bright"
     />
     <path
-      :d="`M${stem.limb.x - 2} ${stem.node}q${stem.limb.width / 2 + 2} 4 ${stem.limb.width + 4} 0`"
+      :d="`M${stem.limb.x - 1.5} ${stem.node}q${stem.limb.width / 2 + 1.5} 3.5 ${stem.limb.width + 3} 0`"
       class="stroke-bark-deep"
       fill="none"
       stroke-width="1.6"
+      stroke-linecap="round"
     />
-    <g class="stroke-ink" stroke-width="3" stroke-linecap="round">
+    <g class="stroke-ink" stroke-width="2.6" stroke-linecap="round">
       <line
-        :x1="stem.limb.x - 4"
-        :x2="stem.limb.x + stem.limb.width + 4"
-        :y1="stem.ball.top"
-        :y2="stem.ball.top"
+        v-for="y in [stem.ball.top, ballBottom]"
+        :key="y"
+        :x1="stem.limb.x - 3"
+        :x2="stem.limb.x + stem.limb.width + 3"
+        :y1="y"
+        :y2="y"
       />
-      <line :x1="stem.limb.x - 4" :x2="stem.limb.x + stem.limb.width + 4" :y1="ballBottom" :y2="ballBottom" />
     </g>
     <path
       v-if="drawing.propped"
@@ -154,35 +166,12 @@ const ticks = computed(() => {
       stroke-width="4"
       stroke-linecap="round"
     />
-    <g v-if="!small" class="fill-ink text-[11px]">
-      <template v-for="tick in ticks" :key="tick.from">
-        <line
-          :x1="stem.limb.x + stem.limb.width + 2"
-          :x2="stem.width + 4"
-          :y1="tick.from"
-          :y2="tick.from"
-          class="stroke-muted"
-          stroke-width="0.6"
-          stroke-dasharray="2 2"
-        />
-        <line
-          :x1="stem.width + 4"
-          :x2="stem.width + 4"
-          :y1="tick.from + 1"
-          :y2="tick.to - 1"
-          class="stroke-ink"
-        />
-        <text :x="stem.width + 9" :y="(tick.from + tick.to) / 2 + 4">{{ mm(tick.mm) }}</text>
-      </template>
-      <line
-        :x1="stem.limb.x + stem.limb.width + 2"
-        :x2="stem.width + 4"
-        :y1="ballBottom"
-        :y2="ballBottom"
-        class="stroke-muted"
-        stroke-width="0.6"
-        stroke-dasharray="2 2"
-      />
-    </g>
+    <StemScale
+      v-if="!small"
+      :stem="stem"
+      :above-mm="drawing.aboveMm"
+      :below-mm="drawing.belowMm"
+      :unit="unit"
+    />
   </svg>
 </template>

@@ -70,23 +70,49 @@ function roots(
   centre: number,
 ): string[] {
   const limb = drawing.ball.diameterMm / 2
-  const reach = drawing.ball.ballDiameterMm / 2 - limb
+  const reach = drawing.ball.ballDiameterMm / 2 - limb - 2
+  const drop = drawing.ringMm + drawing.belowMm - 4
+  const rise = drawing.aboveMm - 6
   const paths: string[] = []
   sectors.forEach((density, sector) => {
     // seen from the side: sectors in front and behind fall near the limb, those at the sides far from it
-    const angle = ((sector + 0.5) / sectors.length) * 2 * Math.PI
-    const side = Math.sin(angle)
-    for (let strand = 0; strand < density * 2; strand++) {
-      const spread = 0.75 + 0.25 * Math.cos(strand * 2.4 + sector)
-      const out = limb * Math.sign(side) + side * reach * (0.15 + (0.85 * fillPercent) / 100) * spread
-      const drop = (strand - density) * 6 + 8 * Math.cos(sector + strand)
+    const side = Math.sin(((sector + 0.5) / sectors.length) * 2 * Math.PI)
+    for (let strand = 0; strand < density * 3; strand++) {
+      const grown = (0.25 + (0.75 * fillPercent) / 100) * (0.7 + 0.3 * scatter(sector * 17 + strand))
+      // most roots go down, some out, few up: an angle from -40 to 75 degrees below the level of the cut
+      const angle = (-40 + 115 * scatter(sector * 7 + strand * 3 + 1)) * (Math.PI / 180)
+      const out = side * reach * grown * Math.cos(angle * 0.8)
+      const down = Math.sin(angle) * (angle > 0 ? drop : rise) * grown
       const startX = centre + limb * Math.sign(side)
-      const endX = centre + out
-      const bendX = (startX + endX) / 2
-      paths.push(
-        `M${startX.toFixed(1)} ${upperCut.toFixed(1)}Q${bendX.toFixed(1)} ${(upperCut - 4 + drop / 3).toFixed(1)} ${endX.toFixed(1)} ${(upperCut + drop).toFixed(1)}`,
-      )
+      const endX = startX + out
+      const bendX = startX + out * 0.55
+      const bendY = upperCut + down * 0.25 - 3
+      paths.push(`M${n(startX)} ${n(upperCut)}Q${n(bendX)} ${n(bendY)} ${n(endX)} ${n(upperCut + down)}`)
     }
   })
   return paths
+}
+
+/** Strands of the medium inside the ball, the same at every drawing. */
+export function strands(stem: StemGeometry, count: number): string[] {
+  const { ball, centre } = stem
+  return Array.from({ length: count }, (_, i) => {
+    const turn = i * 2.39996
+    const far = Math.sqrt((i + 0.5) / count) * 0.92
+    const x = centre + Math.cos(turn) * far * (ball.diameter / 2)
+    const y = ball.top + ball.length / 2 + Math.sin(turn) * far * (ball.length / 2)
+    const dx = 5 * Math.cos(i * 1.7)
+    const dy = 3.5 * Math.sin(i * 2.3)
+    return `M${n(x - dx)} ${n(y - dy)}q${n(dx - dy)} ${n(dy + dx * 0.4)} ${n(2 * dx)} ${n(2 * dy)}`
+  })
+}
+
+/** A number from 0 to 1 that looks like chance and is always the same for the same seed. */
+function scatter(seed: number): number {
+  const x = Math.sin(seed * 12.9898 + 4.1) * 43758.5453
+  return x - Math.floor(x)
+}
+
+function n(value: number): string {
+  return value.toFixed(1)
 }

@@ -512,6 +512,8 @@ export interface components {
             ready50On: string;
             /** Format: date */
             ready90On: string;
+            /** @enum {string} */
+            rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
             /** Format: date */
             setOn: string;
             species: string;

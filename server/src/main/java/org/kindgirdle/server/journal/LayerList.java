@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.problem.ProblemException;
@@ -22,7 +23,7 @@ class LayerList {
 
     private static final String SELECT =
             "select l.id, l.code, l.phase, l.stage, l.fill_percent, l.set_on, l.ready10_on, l.ready50_on, l.ready90_on,"
-                    + " l.job, l.job_from, l.job_by, l.conflicts, m.code mother, m.variety, p.name place,"
+                    + " l.job, l.job_from, l.job_by, l.rung, l.conflicts, m.code mother, m.variety, p.name place,"
                     + " json_value(sp.profile, '$.common') common"
                     + " from layer l join mother m on m.id = l.mother_id join place p on p.id = m.place_id"
                     + " join species s on s.code = m.species_code"
@@ -54,6 +55,7 @@ class LayerList {
             @Nullable String jobLabel,
             @Nullable LocalDate jobFrom,
             @Nullable LocalDate jobBy,
+            @Nullable Rung rung,
             int conflicts,
             String mother,
             String variety,
@@ -106,6 +108,7 @@ class LayerList {
                 (row, index) -> {
                     keys.add(row.getString("sort_key") + "|" + row.getLong("id"));
                     String job = row.getString("job");
+                    String rung = row.getString("rung");
                     return new LayerLine(
                             row.getString("code"),
                             LayerPhase.valueOf(row.getString("phase")),
@@ -119,6 +122,7 @@ class LayerList {
                             job == null ? null : words.job(job),
                             row.getObject("job_from", LocalDate.class),
                             row.getObject("job_by", LocalDate.class),
+                            rung == null ? null : Rung.valueOf(rung),
                             row.getInt("conflicts"),
                             row.getString("mother"),
                             row.getString("variety"),
