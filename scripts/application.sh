@@ -10,6 +10,12 @@ sources_stamp() {
 
 build_jar() {
     local stamp
+    # a jar built elsewhere needs no tools here
+    if [ -n "${KG_JAR:-}" ]; then
+        [ -f "$KG_JAR" ] || fail "There is no jar at $KG_JAR." "Mend KG_JAR, or leave it out to build one here."
+        JAR=$KG_JAR
+        return
+    fi
     stamp=$(sources_stamp)
     if [ -f "$JAR" ] && [ "$(cat server/target/kg-stamp 2>/dev/null)" = "$stamp" ]; then return; fi
     ensure_build_tools
@@ -20,7 +26,8 @@ build_jar() {
     sources_stamp >server/target/kg-stamp
 }
 
-java_command() {
+# run_java DEMO [ARGUMENT...]: takes the place of the shell that calls it
+run_java() {
     exec env KG_DB_URL="$KG_DB_URL_USED" KG_PORT="$PORT" KG_DEMO="$1" \
         java -Xms128m -Xmx512m -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -XX:+ExitOnOutOfMemoryError -Dkg.data="$DATA" -jar "$JAR" "${@:2}"
 }
@@ -64,7 +71,7 @@ run_demo() {
     trap 'stop_demo' EXIT
     start_database
     export_database
-    (java_command true) >>"$LOGS/application.log" 2>&1 </dev/null &
+    (run_java true) >>"$LOGS/application.log" 2>&1 </dev/null &
     local pid=$!
     printf '%s' "$pid" >"$RUN/application.pid"
     printf '%s' "$PORT" >"$RUN/application.port"
@@ -107,9 +114,8 @@ start_nursery() {
     start_database
     export_database
     : >"$LOGS/application.log"
-    # its own session: it goes on when the terminal is closed
-    export PORT JAR DATA KG_DB_URL_USED
-    setsid bash -c '. "$0"; java_command false' "$HOME_DIR/scripts/application.sh" >>"$LOGS/application.log" 2>&1 </dev/null &
+    # deaf to the hang-up: it goes on when the terminal is closed
+    (trap '' HUP; run_java false) >>"$LOGS/application.log" 2>&1 </dev/null &
     local pid=$!
     printf '%s' "$pid" >"$RUN/application.pid"
     printf '%s' "$PORT" >"$RUN/application.port"
@@ -151,7 +157,7 @@ rebuild_projections() {
     start_database
     export_database
     PORT=0
-    (java_command "$([ "$KIND" = demo ] && echo true || echo false)" rebuild) 2>>"$LOGS/application.log" | tail -n 1
+    (run_java "$([ "$KIND" = demo ] && echo true || echo false)" rebuild) 2>>"$LOGS/application.log" | tail -n 1
     [ "$was_up" = yes ] || stop_database
 }
 

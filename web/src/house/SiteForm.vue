@@ -32,10 +32,10 @@ const minC = ref(MONTHS.map((_, i) => degrees(old?.minC[i])))
 const maxC = ref(MONTHS.map((_, i) => degrees(old?.maxC[i])))
 const freezes = ref(old && !old.frosts ? 'no' : 'yes')
 const frosts = ref({
-  firstAverage: plain(old?.frosts?.firstAverage, '11-10'),
-  firstEarly: plain(old?.frosts?.firstEarly, '10-20'),
-  lastAverage: plain(old?.frosts?.lastAverage, '04-15'),
-  lastLate: plain(old?.frosts?.lastLate, '05-10'),
+  firstAverage: plain(old?.frosts?.firstAverage),
+  firstEarly: plain(old?.frosts?.firstEarly),
+  lastAverage: plain(old?.frosts?.lastAverage),
+  lastLate: plain(old?.frosts?.lastLate),
 })
 const winterLow = ref(degrees(old?.winterLowC))
 const roundDays = ref<string[]>([...(old?.roundDays ?? ['TUESDAY', 'FRIDAY'])])
@@ -47,8 +47,8 @@ const fields = [
   ['firstAverage', 'First frost, on average'],
 ] as const
 
-function plain(day: string | undefined, otherwise: string): string {
-  return day ? day.replace(/^--/, '') : otherwise
+function plain(day: string | undefined): string {
+  return day?.replace(/^--/, '') ?? ''
 }
 
 function number(text: string): number | string {

@@ -70,8 +70,16 @@ function doAlso(code: string): void {
 </script>
 
 <template>
-  <ProblemNote :problem="loadError" @retry="reload" />
-  <p v-if="!layer && !loadError" role="status" class="text-muted">Fetching {{ code }}…</p>
+  <template v-if="!layer">
+    <h1 class="text-4xl">{{ code }}</h1>
+    <p v-if="!loadError" role="status" class="text-muted">Fetching it…</p>
+    <template v-else>
+      <ProblemNote :problem="loadError" class="mt-3" @retry="reload" />
+      <RouterLink class="link mt-3 inline-flex min-h-12 items-center" :to="{ name: 'layers' }"
+        >Find another in Layers</RouterLink
+      >
+    </template>
+  </template>
   <article v-if="layer" :aria-label="`Layer ${layer.code}`">
     <header class="flex flex-wrap items-baseline gap-x-4">
       <h1 class="text-4xl">{{ layer.code }}</h1>

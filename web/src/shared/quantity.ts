@@ -49,7 +49,7 @@ export function typed(si: number, dimension: Dimension, units: Units): string {
  */
 export function toSend(text: string, dimension: Dimension, units: Units): string {
   const plain = text.trim()
-  return /[a-z"'°]\s*$/i.test(plain) ? plain : `${plain} ${unitOf(dimension, units)}`
+  return !plain || /[a-z"'°]\s*$/i.test(plain) ? plain : `${plain} ${unitOf(dimension, units)}`
 }
 
 function trim(value: number, digits: number): string {

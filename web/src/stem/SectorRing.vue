@@ -26,7 +26,7 @@ const wedges = computed(() =>
     density,
     ground: wedge(index, INNER, OUTER),
     roots: density > 0 ? wedge(index, INNER, INNER + ((OUTER - INNER) * density) / 3) : '',
-    label: `Sector ${index + 1}: ${WORDS[density]}`,
+    label: `Sector ${index + 1}: ${density}, ${WORDS[density]}`,
     at: point(90, (index + 0.5) / 8).split(' '),
   })),
 )

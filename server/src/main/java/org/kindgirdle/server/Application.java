@@ -15,6 +15,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 public class Application {
 
     public static void main(String[] args) {
+        // a connection is tried before it is given out, always: the database may have been started anew meanwhile
+        System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
         if (Arrays.asList(args).contains("rebuild")) {
             try (ConfigurableApplicationContext context = new SpringApplicationBuilder(Application.class)
                     .web(WebApplicationType.NONE)

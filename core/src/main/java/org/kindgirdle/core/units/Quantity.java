@@ -24,6 +24,9 @@ public record Quantity(Dimension dimension, BigDecimal si) {
      * @throws QuantityFormatException with the text, and with what can be typed instead
      */
     public static Quantity parse(Dimension dimension, String text) {
+        if (text.isBlank()) {
+            throw new QuantityFormatException(text.strip(), dimension, "is empty");
+        }
         Matcher typed = TYPED.matcher(text.strip().replaceAll("\\s+", " "));
         if (!typed.matches() || (typed.group(2) != null && !typed.group(3).contains("/"))) {
             throw new QuantityFormatException(text, dimension, "is not a number with a unit");

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -17,8 +16,8 @@ public enum Unit {
     METRE(Dimension.LENGTH, "1000", "0", "m", "metre", "metres"),
     INCH(Dimension.LENGTH, "25.4", "0", "in", "\"", "inch", "inches"),
     FOOT(Dimension.LENGTH, "304.8", "0", "ft", "'", "foot", "feet"),
-    MILLILITRE(Dimension.VOLUME, "1", "0", "ml", "millilitre", "millilitres"),
-    LITRE(Dimension.VOLUME, "1000", "0", "l", "litre", "litres"),
+    MILLILITRE(Dimension.VOLUME, "1", "0", "mL", "millilitre", "millilitres"),
+    LITRE(Dimension.VOLUME, "1000", "0", "L", "litre", "litres"),
     FLUID_OUNCE(Dimension.VOLUME, "29.5735295625", "0", "fl oz", "floz"),
     QUART(Dimension.VOLUME, "946.352946", "0", "qt", "quart", "quarts"),
     GALLON(Dimension.VOLUME, "3785.411784", "0", "gal", "gallon", "gallons"),
@@ -26,10 +25,10 @@ public enum Unit {
     KILOGRAM(Dimension.MASS, "1000", "0", "kg", "kilogram", "kilograms"),
     OUNCE(Dimension.MASS, "28.349523125", "0", "oz", "ounce", "ounces"),
     POUND(Dimension.MASS, "453.59237", "0", "lb", "pound", "pounds"),
-    CELSIUS(Dimension.TEMPERATURE, "1", "0", "c", "°c", "celsius"),
-    FAHRENHEIT(Dimension.TEMPERATURE, "5/9", "32", "f", "°f", "fahrenheit"),
-    CELSIUS_DEGREE(Dimension.TEMPERATURE_DIFFERENCE, "1", "0", "c", "°c", "celsius", "k"),
-    FAHRENHEIT_DEGREE(Dimension.TEMPERATURE_DIFFERENCE, "5/9", "0", "f", "°f", "fahrenheit");
+    CELSIUS(Dimension.TEMPERATURE, "1", "0", "C", "°C", "celsius"),
+    FAHRENHEIT(Dimension.TEMPERATURE, "5/9", "32", "F", "°F", "fahrenheit"),
+    CELSIUS_DEGREE(Dimension.TEMPERATURE_DIFFERENCE, "1", "0", "C", "°C", "celsius", "K"),
+    FAHRENHEIT_DEGREE(Dimension.TEMPERATURE_DIFFERENCE, "5/9", "0", "F", "°F", "fahrenheit");
 
     private final Dimension dimension;
     private final BigDecimal numerator;
@@ -61,9 +60,8 @@ public enum Unit {
 
     /** The unit of a dimension that a word or sign stands for, upper and lower case alike. */
     static Optional<Unit> find(Dimension dimension, String word) {
-        String wanted = word.toLowerCase(Locale.ROOT);
         return Arrays.stream(values())
-                .filter(unit -> unit.dimension == dimension && unit.symbols.contains(wanted))
+                .filter(unit -> unit.dimension == dimension && unit.symbols.stream().anyMatch(word::equalsIgnoreCase))
                 .findFirst();
     }
 

@@ -2,7 +2,9 @@ package org.kindgirdle.server.http;
 
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
@@ -15,9 +17,13 @@ import org.springframework.http.CacheControl;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.filter.ShallowEtagHeaderFilter;
+import org.springframework.web.servlet.DispatcherServlet;
+import org.springframework.web.servlet.FlashMap;
+import org.springframework.web.servlet.FlashMapManager;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
+import org.springframework.web.servlet.support.AbstractFlashMapManager;
 
 /** The pages of the application: hashed files are kept for a year, any other path is the one page that routes itself. */
 @Configuration
@@ -49,6 +55,23 @@ class Pages implements WebMvcConfigurer {
                     ? null
                     : new ClassPathResource("/static/index.html");
         }
+    }
+
+    /** No page of ours passes anything to the next one, so that no file needs the session, and so the database. */
+    @Bean(DispatcherServlet.FLASH_MAP_MANAGER_BEAN_NAME)
+    FlashMapManager noFlashMaps() {
+        return new AbstractFlashMapManager() {
+            @Override
+            protected @Nullable List<FlashMap> retrieveFlashMaps(HttpServletRequest request) {
+                return null;
+            }
+
+            @Override
+            protected void updateFlashMaps(
+                    List<FlashMap> maps, HttpServletRequest request, HttpServletResponse response) {
+                throw new UnsupportedOperationException("pages pass nothing on");
+            }
+        };
     }
 
     @Bean

@@ -78,6 +78,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> bug(Exception bug) {
+        if (Outage.is(bug)) {
+            LOG.warn("The database can't be reached: {}", bug.getMessage());
+            ProblemDetail outage = Outage.detail();
+            return ResponseEntity.status(outage.getStatus()).body(outage);
+        }
         String reference = Long.toString(System.nanoTime() & 0xFFFFFFL, 36);
         LOG.error("Unexpected failure, reference {}", reference, bug);
         return ResponseEntity.internalServerError()
@@ -267,7 +272,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 .body(detail(invalid.status(), invalid.title(), String.valueOf(invalid.getMessage()), violations));
     }
 
-    private static ProblemDetail detail(HttpStatus status, String title, String text, List<Violation> violations) {
+    static ProblemDetail detail(HttpStatus status, String title, String text, List<Violation> violations) {
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, text);
         detail.setTitle(title);
         detail.setProperty("violations", violations);

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.security;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.context.annotation.Bean;
@@ -36,7 +37,9 @@ class SecurityConfig {
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
         return http.csrf(csrf -> csrf.spa())
                 .securityContext(context -> context.securityContextRepository(contexts))
-                .authorizeHttpRequests(requests -> requests.requestMatchers("/api/v1/session", "/api/v1/first-owner")
+                .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
+                        .permitAll()
+                        .requestMatchers("/api/v1/session", "/api/v1/first-owner")
                         .permitAll()
                         .requestMatchers("/actuator/health/**")
                         .permitAll()

@@ -58,10 +58,14 @@ public final class MariaDbServer implements AutoCloseable {
                 + " create database kindgirdle character set utf8mb4 collate utf8mb4_unicode_520_ci");
     }
 
-    /** Ends it as a power cut would, and starts it again on what is on the disk. */
-    public void killAndStartAgain() {
+    /** Ends it as a power cut would. */
+    public void kill() {
         process.destroyForcibly();
         awaitExit();
+    }
+
+    /** Starts it on what is on the disk. */
+    public void startAgain() {
         process = launch();
     }
 
@@ -69,6 +73,9 @@ public final class MariaDbServer implements AutoCloseable {
     public void close() {
         process.destroy();
         awaitExit();
+        if (!Files.exists(folder)) {
+            return;
+        }
         try (Stream<Path> files = Files.walk(folder)) {
             for (Path path : files.sorted(Comparator.reverseOrder()).toList()) {
                 Files.deleteIfExists(path);

@@ -1,0 +1,108 @@
+package org.kindgirdle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.kindgirdle.e2e.harness.RunningApplication;
+import org.kindgirdle.e2e.harness.Visit;
+
+/** What an owner changes in the house moves what the rules say. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class HouseTest {
+
+    private RunningApplication application;
+
+    @BeforeAll
+    void begin() {
+        application = RunningApplication.demo();
+    }
+
+    @AfterAll
+    void end() {
+        application.close();
+    }
+
+    @Test
+    void aChangedProfileMovesTheWordsAndTheDates() {
+        try (Visit visit = Visit.desk(application).signedInAs("maren")) {
+            visit.openLayer("MAM-WK");
+            String dates = visit.see("dates").innerText();
+            String words = visit.see("advice").innerText();
+
+            profile(visit, "quince", "20");
+            visit.openLayer("MAM-WK");
+            assertThat(visit.see("dates").innerText()).isNotEqualTo(dates);
+            assertThat(visit.see("advice").innerText()).isNotEqualTo(words);
+
+            visit.open("/house");
+            visit.button("Edit quince").click();
+            visit.field("Thermal days").fill("-3");
+            visit.tap("save-profile");
+            assertThat(visit.page().getByRole(AriaRole.ALERT).first()).containsText(Pattern.compile("-3|between"));
+            assertThat(visit.field("Thermal days")).hasValue("-3");
+        }
+    }
+
+    @Test
+    void aPlaceMovedToTheWarmIsReadyEarlier() {
+        try (Visit visit = Visit.desk(application).signedInAs("maren")) {
+            String before = q50("FEK-64");
+            visit.open("/house");
+            visit.button("Edit Tunnel 1").click();
+            visit.field("Nights warmer").fill("9 F");
+            visit.button("Save the place").click();
+            assertThat(visit.see("toast").last()).containsText("reckoned anew");
+            assertThat(q50("FEK-64")).isLessThan(before);
+            assertThat(visit.page().getByText(Pattern.compile("nights \\+5 C"))).isVisible();
+        }
+    }
+
+    @Test
+    void aMotherIsAddedAndLayeredWithAnotherRecipe() {
+        try (Visit visit = Visit.desk(application).signedInAs("maren")) {
+            visit.open("/house");
+            visit.button("Add a recipe").click();
+            visit.field("Name").last().fill("Coir and white film");
+            visit.button("Save the recipe").click();
+            assertThat(visit.page().getByText("Coir and white film")).isVisible();
+
+            visit.open("/stock");
+            visit.tap("add-mother");
+            visit.field("Code").fill("WH-01");
+            visit.pick("Species", "witch hazel");
+            visit.field("Leafy shoots").fill("40");
+            visit.tap("save-mother");
+            assertThat(visit.page().getByText("WH-01")).isVisible();
+
+            visit.open("/bench");
+            visit.pick("Mother", "WH-01");
+            visit.pick("Recipe", "Coir and white film");
+            visit.field("Diameter").fill("14");
+            assertThat(visit.see("sums")).isVisible();
+        }
+    }
+
+    private String q50(String code) {
+        return application
+                .api("maren")
+                .get("/api/v1/layers/" + code)
+                .body()
+                .path("forecast")
+                .path("q50")
+                .asString();
+    }
+
+    private static void profile(Visit visit, String species, String thermalDays) {
+        visit.open("/house");
+        visit.button("Edit " + species).click();
+        visit.field("Thermal days").fill(thermalDays);
+        visit.tap("save-profile");
+        assertThat(visit.see("toast").last()).containsText("reckoned anew");
+    }
+}

@@ -1,0 +1,228 @@
+package org.kindgirdle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.kindgirdle.e2e.harness.RunningApplication;
+import org.kindgirdle.e2e.harness.Visit;
+import tools.jackson.databind.JsonNode;
+
+/** A grower takes layers from the mother to release; each step builds on the one before, as the season does. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class LifeOfALayerTest {
+
+    private RunningApplication application;
+    private Visit visit;
+    private List<String> codes = List.of();
+
+    @BeforeAll
+    void comeIn() {
+        application = RunningApplication.demo();
+        visit = Visit.desk(application).signedInAs("ivo");
+    }
+
+    @AfterAll
+    void leave() {
+        visit.close();
+        application.close();
+    }
+
+    @Test
+    @Order(1)
+    void threeLayersAreSetAtTheBench() {
+        visit.open("/bench");
+        visit.pick("Mother", "FJ-01");
+        visit.pick("Recipe", "Moss and foil");
+        Locator diameter = visit.field("Diameter");
+        diameter.first().fill("3/4 in");
+        // the sums stand there before anything is saved
+        assertThat(visit.see("sums")).containsText("29 mm");
+        visit.tap("same-again");
+        assertThat(diameter).hasCount(2);
+        diameter.nth(1).press("Tab");
+        visit.tap("same-again");
+        assertThat(diameter).hasCount(3);
+        assertThat(visit.see("remarks")).isVisible();
+        if (visit.see("reason").isVisible()) {
+            visit.see("reason").fill("The tunnel is warm until November.");
+        }
+        visit.button("Set these 3 layers").click();
+        assertThat(visit.see("set-done")).containsText("3 layers are set");
+        codes = visit.see("set-done").getByRole(AriaRole.LINK).allInnerTexts();
+
+        assertThat(codes).hasSize(3).allMatch(code -> code.matches("[2-9A-Z]{3}-[2-9A-Z]{2}"));
+        JsonNode drawing = layer(codes.get(0)).path("drawing");
+        assertThat(drawing.path("ball").path("diameterMm").asDouble()).isEqualTo(19.05);
+    }
+
+    @Test
+    @Order(2)
+    void looksAreRecordedUntilTheNextStepChanges() {
+        visit.openLayer(first());
+        String before = advice().innerText();
+        visit.later("2026-08-07");
+        visit.radio("Callus").click();
+        visit.tap("keep-look");
+        assertThat(visit.see("toast")).containsText("kept");
+        assertThat(records("LOOKED")).hasCount(1);
+        String dates = visit.see("dates").innerText();
+
+        visit.later("2026-09-18");
+        visit.radio("Filled").click();
+        for (Locator sector : visit.page().locator("[data-sector]").all()) {
+            sector.click();
+            sector.click();
+        }
+        visit.field("How full").fill("95");
+        visit.tap("keep-look");
+        assertThat(records("LOOKED")).hasCount(2);
+
+        assertThat(visit.see("dates").innerText()).isNotEqualTo(dates);
+        assertThat(advice().innerText()).isNotEqualTo(before);
+        assertThat(layer(first()).path("advice").path("step").asString()).startsWith("SEVER");
+        assertThat(visit.see("do-step")).hasText("Record the severing");
+    }
+
+    @Test
+    @Order(3)
+    void aRecordIsTakenBackAndStaysToBeSeen() {
+        visit.openLayer(first());
+        visit.button("Take back: Look, 18 September").click();
+        assertThat(visit.see("toast")).containsText("Taken back");
+        assertThat(visit.page().locator("[data-kind=LOOKED][data-in-force=false]"))
+                .hasCount(1);
+        JsonNode layer = layer(first());
+        assertThat(layer.path("stage").asString()).isEqualTo("CALLUS");
+        assertThat(layer.path("records").size()).isEqualTo(4);
+
+        // the same look once more, and taken back from the toast this time
+        visit.radio("Rooted").click();
+        visit.tap("keep-look");
+        visit.button("Undo").click();
+        assertThat(visit.see("toast").last()).containsText("Taken back");
+        assertThat(layer(first()).path("stage").asString()).isEqualTo("CALLUS");
+    }
+
+    @Test
+    @Order(4)
+    void itIsSeveredPottedAndMovedUpTheLadder() {
+        visit.openLayer(first());
+        visit.radio("Filled").click();
+        for (Locator sector : visit.page().locator("[data-sector]").all()) {
+            sector.click();
+            sector.click();
+        }
+        visit.tap("keep-look");
+        visit.tap("do-step");
+        visit.field("Leaves on it").fill("12");
+        visit.field("Leaves left on").fill("6");
+        visit.tap("keep-other");
+        assertThat(records("SEVERED")).containsText("6 of 12 leaves left on");
+
+        visit.field("Pot").fill("3 qt");
+        visit.tap("pot");
+        assertThat(records("POTTED")).containsText("light mix");
+        assertThat(layer(first()).path("phase").asString()).isEqualTo("POTTED");
+
+        visit.later("2026-10-02");
+        // a plant that stands well is seen so before it may move
+        visit.tap("observe");
+        assertThat(records("OBSERVED")).hasCount(1);
+        for (String rung : List.of("70% shade", "40% shade", "20% shade", "open")) {
+            Locator up = visit.see("step-up");
+            assertThat(up).hasText(Pattern.compile(rung, Pattern.CASE_INSENSITIVE));
+            up.click();
+            assertThat(visit.page().locator("[aria-current=step]"))
+                    .hasText(Pattern.compile(rung, Pattern.CASE_INSENSITIVE));
+        }
+        assertThat(visit.see("step-up")).hasCount(0);
+    }
+
+    @Test
+    @Order(5)
+    void itIsReleasedAndNothingIsLeftToDo() {
+        visit.later("2027-05-14");
+        visit.openLayer(first());
+        visit.button("New growth").click();
+        visit.button("Roots at the edge").click();
+        visit.tap("observe");
+        assertThat(advice()).containsText(Pattern.compile("release", Pattern.CASE_INSENSITIVE));
+        visit.radio("Own mother stock").click();
+        visit.tap("release");
+        assertThat(records("RELEASED")).containsText("to mother stock");
+        JsonNode layer = layer(first());
+        assertThat(layer.path("phase").asString()).isEqualTo("RELEASED");
+        assertThat(layer.path("jobs").size()).isZero();
+    }
+
+    @Test
+    @Order(6)
+    void everyOtherWorkCanBeRecordedAndALossHasItsCause() {
+        visit.openLayer(codes.get(1));
+        visit.button("Top up").click();
+        visit.field("Water").fill("4 fl oz");
+        visit.tap("keep-other");
+        assertThat(records("TOPPED_UP")).containsText("118 mL");
+        visit.button("Ring again").click();
+        visit.tap("keep-other");
+        assertThat(records("RERUNG")).hasCount(1);
+        visit.button("Other work").click();
+        List<String> works = visit.list("Work").locator("option").allInnerTexts();
+        visit.button("Back").click();
+        for (String work : works) {
+            visit.button("Other work").click();
+            visit.list("Work").selectOption(new SelectOption().setLabel(work));
+            visit.tap("keep-other");
+            assertThat(visit.see("keep-other")).hasCount(0);
+        }
+        assertThat(records("TENDED")).hasCount(works.size());
+
+        visit.openLayer(codes.get(2));
+        visit.button("Lost").click();
+        visit.pick("Why", "Animals");
+        visit.tap("keep-other");
+        assertThat(records("LOST")).containsText("animals");
+        assertThat(layer(codes.get(2)).path("phase").asString()).isEqualTo("LOST");
+    }
+
+    @Test
+    @Order(7)
+    void everythingIsThereAfterARestart() {
+        List<JsonNode> before = codes.stream().map(this::layer).toList();
+        application.stop();
+        application.start();
+        assertThat(codes.stream().map(this::layer).toList()).isEqualTo(before);
+        visit.openLayer(first());
+        assertThat(records("RELEASED")).hasCount(1);
+        assertThat(visit.requestsElsewhere()).isEmpty();
+    }
+
+    private String first() {
+        return codes.get(0);
+    }
+
+    private Locator advice() {
+        return visit.see("advice");
+    }
+
+    private Locator records(String kind) {
+        return visit.page().locator("[data-kind=" + kind + "]");
+    }
+
+    private JsonNode layer(String code) {
+        return application.api("ivo").get("/api/v1/layers/" + code).expect(200).body();
+    }
+}

@@ -1,0 +1,151 @@
+package org.kindgirdle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.kindgirdle.e2e.harness.RunningApplication;
+import org.kindgirdle.e2e.harness.Visit;
+import tools.jackson.databind.JsonNode;
+
+/** What was saved stays saved, and what could not be sent stays typed. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class NothingLostTest {
+
+    private static final String RECORDS = "**/api/v1/layers/*/records";
+
+    private RunningApplication application;
+    private Visit visit;
+
+    @BeforeAll
+    void comeIn() {
+        application = RunningApplication.demo();
+        visit = Visit.desk(application).signedInAs("ivo");
+    }
+
+    @AfterAll
+    void leave() {
+        visit.close();
+        application.close();
+    }
+
+    @Test
+    void aRecordOutlivesTheServerKilledRightAfterIt() {
+        int before = recordsOf("95A-4C");
+        visit.openLayer("95A-4C");
+        visit.radio("Callus").click();
+        visit.tap("keep-look");
+        assertThat(visit.see("toast").last()).containsText("kept");
+        application.kill();
+        application.start();
+
+        assertThat(recordsOf("95A-4C")).isEqualTo(before + 1);
+        visit.page().reload();
+        assertThat(visit.radio("Callus")).isChecked();
+    }
+
+    @Test
+    void aRecordOutlivesTheDatabaseKilledRightAfterIt() {
+        int before = recordsOf("T5N-P3");
+        visit.openLayer("T5N-P3");
+        visit.radio("Callus").click();
+        visit.tap("keep-look");
+        assertThat(visit.see("toast").last()).containsText("kept");
+        application.database().kill();
+
+        // with no database the page says so, and keeps what is typed
+        visit.radio("First tips").click();
+        visit.tap("keep-look");
+        assertThat(visit.see("problem"))
+                .containsText(
+                        "database can't be reached", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+        assertThat(visit.radio("First tips")).isChecked();
+        application.database().startAgain();
+        // the application finds its database again by itself
+        visit.tap("keep-look");
+        assertThat(visit.see("problem")).hasCount(0);
+        assertThat(recordsOf("T5N-P3")).isEqualTo(before + 2);
+        visit.page().reload();
+        assertThat(visit.radio("First tips")).isChecked();
+    }
+
+    @Test
+    void aRecordWhoseAnswerWasLostIsWrittenOnce() {
+        int before = recordsOf("N4X-F9");
+        List<String> commands = new ArrayList<>();
+        visit.openLayer("N4X-F9");
+        visit.page().route(RECORDS, route -> {
+            commands.add(route.request().headerValue("command-id"));
+            if (commands.size() == 1) {
+                // the server has it; the answer never arrives
+                route.fetch();
+                route.abort();
+            } else {
+                route.resume();
+            }
+        });
+        visit.radio("Callus").click();
+        visit.button("Add a note").click();
+        visit.field("Note").fill("bark lifting a little");
+        visit.tap("keep-look");
+        assertThat(visit.see("problem")).containsText("can’t be reached");
+        assertThat(visit.field("Note")).hasValue("bark lifting a little");
+        assertThat(visit.radio("Callus")).isChecked();
+        visit.tap("keep-look");
+        assertThat(visit.see("toast").last()).containsText("kept");
+        visit.page().unroute(RECORDS);
+
+        assertThat(commands).hasSize(2);
+        assertThat(commands.get(1)).isEqualTo(commands.get(0));
+        assertThat(recordsOf("N4X-F9")).isEqualTo(before + 1);
+    }
+
+    @Test
+    void whatIsTypedStaysWithNoNetwork() {
+        visit.open("/bench");
+        visit.pick("Mother", "MU-01");
+        visit.pick("Recipe", "Moss and foil");
+        visit.field("Diameter").fill("21");
+        assertThat(visit.see("sums")).isVisible();
+        visit.page().route("**/api/v1/batches", Route::abort);
+        if (visit.see("reason").isVisible()) {
+            visit.see("reason").fill("asked for");
+        }
+        visit.tap("set");
+        assertThat(visit.see("problem")).containsText("can’t be reached");
+        assertThat(visit.field("Diameter")).hasValue("21");
+        visit.page().unroute("**/api/v1/batches");
+        visit.button("Try again").click();
+        assertThat(visit.see("set-done")).containsText("One layer is set");
+    }
+
+    @Test
+    void twoEditsOfTheSameMotherShowBothSides() {
+        try (Visit other = Visit.desk(application).signedInAs("maren")) {
+            for (Visit one : List.of(visit, other)) {
+                one.open("/stock");
+                one.button("Edit FJ-02").click();
+            }
+            other.field("Note").fill("moved nearer the door");
+            other.tap("save-mother");
+            assertThat(other.see("save-mother")).hasCount(0);
+            visit.field("Note").fill("leaves pale");
+            visit.tap("save-mother");
+            assertThat(visit.see("both-sides")).containsText("moved nearer the door");
+            assertThat(visit.field("Note")).hasValue("leaves pale");
+        }
+    }
+
+    private int recordsOf(String code) {
+        JsonNode layer =
+                application.api("ivo").get("/api/v1/layers/" + code).expect(200).body();
+        return layer.path("records").size();
+    }
+}

@@ -1,0 +1,191 @@
+package org.kindgirdle.e2e.harness;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.harness.Client;
+import org.kindgirdle.server.harness.MariaDbServer;
+
+/** The jar as it is shipped, in a process of its own on a database of its own. */
+public final class RunningApplication implements AutoCloseable {
+
+    private static final Duration PATIENCE = Duration.ofMinutes(3);
+    private static final HttpClient HTTP = HttpClient.newHttpClient();
+    private static @Nullable RunningApplication shared;
+
+    private final MariaDbServer database = MariaDbServer.start();
+    private final int port = MariaDbServer.freePort();
+    private final boolean demo;
+    private final Path log;
+    private @Nullable Process process;
+
+    private RunningApplication(boolean demo) {
+        this.demo = demo;
+        try {
+            log = Files.createTempFile("kg-e2e", ".log");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        Runtime.getRuntime().addShutdownHook(new Thread(this::kill));
+        start();
+    }
+
+    /** The demo nursery, for tests that leave its clock alone. */
+    public static synchronized RunningApplication sharedDemo() {
+        if (shared == null) {
+            shared = new RunningApplication(true);
+        }
+        return shared;
+    }
+
+    /** A demo nursery of one's own: its clock may be moved, and it may be killed. */
+    public static RunningApplication demo() {
+        return new RunningApplication(true);
+    }
+
+    /** A nursery with nobody and nothing in it. */
+    public static RunningApplication empty() {
+        return new RunningApplication(false);
+    }
+
+    public String base() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    public MariaDbServer database() {
+        return database;
+    }
+
+    /** The API, without a browser. */
+    public Client api(String name) {
+        return new Client(base()).signedInAs(name, Visit.PASSWORD);
+    }
+
+    /** The one-time link that the console showed. */
+    public String firstOwnerLink() {
+        Matcher link = Pattern.compile("/first-owner\\?token=\\S+").matcher(said());
+        if (!link.find()) {
+            throw new AssertionError("no link for the first owner in: " + said());
+        }
+        return link.group();
+    }
+
+    public void start() {
+        ProcessBuilder builder = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-Xmx384m",
+                        "-XX:+UseSerialGC",
+                        "-jar",
+                        jar().toString())
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
+        builder.environment()
+                .putAll(Map.of(
+                        "KG_DB_URL", database.url(),
+                        "KG_DB_USER", "root",
+                        "KG_DB_PASSWORD", "",
+                        "KG_PORT", Integer.toString(port),
+                        "KG_DEMO", Boolean.toString(demo)));
+        try {
+            process = builder.start();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        awaitReady();
+    }
+
+    /** As a power cut would end it. */
+    public void kill() {
+        end(true);
+    }
+
+    public void stop() {
+        end(false);
+    }
+
+    @Override
+    public void close() {
+        kill();
+        database.close();
+    }
+
+    private void end(boolean atOnce) {
+        if (process == null) {
+            return;
+        }
+        if (atOnce) {
+            process.destroyForcibly();
+        } else {
+            process.destroy();
+        }
+        try {
+            if (!process.waitFor(PATIENCE.toSeconds(), TimeUnit.SECONDS)) {
+                throw new IllegalStateException("the application does not end: " + said());
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        process = null;
+    }
+
+    private void awaitReady() {
+        HttpRequest request = HttpRequest.newBuilder(URI.create(base() + "/actuator/health/readiness"))
+                .build();
+        long until = System.nanoTime() + PATIENCE.toNanos();
+        while (System.nanoTime() < until) {
+            if (process == null || !process.isAlive()) {
+                throw new IllegalStateException("the application did not start: " + said());
+            }
+            try {
+                if (HTTP.send(request, BodyHandlers.discarding()).statusCode() == 200) {
+                    return;
+                }
+                TimeUnit.MILLISECONDS.sleep(100);
+            } catch (IOException notYet) {
+                pause();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return;
+            }
+        }
+        throw new IllegalStateException("the application is not ready: " + said());
+    }
+
+    private static void pause() {
+        try {
+            TimeUnit.MILLISECONDS.sleep(100);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private String said() {
+        try {
+            return Files.readString(log);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static Path jar() {
+        try (Stream<Path> files = Files.list(Project.ROOT.resolve("server/target"))) {
+            return files.filter(path -> path.toString().endsWith("-app.jar"))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException("there is no jar in server/target: build it first"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
