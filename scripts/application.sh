@@ -1,35 +1,53 @@
 # Building, starting and stopping the application.
 
 JAR=$HOME_DIR/server/target/kind-girdle-server-0.1.0-SNAPSHOT-app.jar
+APP=$HOME_DIR/server/target/app
 
-# What the jar is made of, as one number: unchanged sources are not built again.
+# What the application is made of, as one number: unchanged sources are not built again.
 sources_stamp() {
     find pom.xml core/pom.xml core/src/main server/pom.xml server/src/main web -path web/node_modules -prune -o -path web/dist -prune -o -path web/target -prune \
         -o -type f -printf '%p %s %T@\n' | LC_ALL=C sort | cksum | cut -d' ' -f1
 }
 
-build_jar() {
-    local stamp
-    # a jar built elsewhere needs no tools here
-    if [ -n "${KG_JAR:-}" ]; then
-        [ -f "$KG_JAR" ] || fail "There is no jar at $KG_JAR." "Mend KG_JAR, or leave it out to build one here."
-        JAR=$KG_JAR
+# Builds what has changed, and lays it out as a folder: a jar of classes beside its libraries starts in half the time.
+build_application() {
+    # an application built elsewhere needs no tools here
+    if [ -n "${KG_APP:-}" ]; then
+        [ -f "$KG_APP/kind-girdle.jar" ] || fail "There is no kind-girdle.jar in $KG_APP." "Mend KG_APP, or leave it out to build one here."
+        APP=$KG_APP
         return
     fi
+    local stamp
     stamp=$(sources_stamp)
-    if [ -f "$JAR" ] && [ "$(cat server/target/kg-stamp 2>/dev/null)" = "$stamp" ]; then return; fi
+    if [ -f "$APP/kind-girdle.jar" ] && [ "$(cat "$APP/stamp" 2>/dev/null)" = "$stamp" ]; then return; fi
     ensure_build_tools
     step "building (the first time it fetches the libraries: some minutes)"
     mkdir -p server/target
     mvn -q -B -pl server -am -DskipTests -Dspotless.check.skip=true package >server/target/kg-build.log 2>&1 ||
         { grep -E 'ERROR|error' server/target/kg-build.log | head -n 8 >&2; fail "The build failed." "See server/target/kg-build.log"; }
-    sources_stamp >server/target/kg-stamp
+    lay_out "$JAR" "$APP"
+    sources_stamp >"$APP/stamp"
+}
+
+# lay_out JAR FOLDER
+lay_out() {
+    rm -rf "$2"
+    java -Djarmode=tools -jar "$1" extract --destination "$2" >/dev/null
+    mv "$2/$(basename "$1")" "$2/kind-girdle.jar"
 }
 
 # run_java DEMO [ARGUMENT...]: takes the place of the shell that calls it
 run_java() {
+    # the classes as they were after the first run are kept, so that later starts need not read them again
+    local classes=$APP/classes.jsa sharing=()
+    if [ -f "$classes" ]; then
+        sharing=(-XX:SharedArchiveFile="$classes")
+    elif [ $# = 1 ] && [ -w "$APP" ]; then
+        sharing=(-XX:ArchiveClassesAtExit="$classes")
+    fi
     exec env KG_DB_URL="$KG_DB_URL_USED" KG_PORT="$PORT" KG_DEMO="$1" \
-        java -Xms128m -Xmx512m -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -XX:+ExitOnOutOfMemoryError -Dkg.data="$DATA" -jar "$JAR" "${@:2}"
+        java -Xms128m -Xmx512m -XX:+UseSerialGC -XX:+ExitOnOutOfMemoryError -Xlog:disable -Xlog:all=error:stderr \
+        "${sharing[@]}" -Dkg.data="$DATA" -jar "$APP/kind-girdle.jar" "${@:2}"
 }
 
 choose_port() {
@@ -53,7 +71,7 @@ prepare() {
     command -v curl >/dev/null 2>&1 || install_debian "curl" curl
     has_jdk17 || install_debian "a Java 17 development kit" openjdk-17-jdk-headless
     database_is_foreign || ensure_database_server
-    build_jar
+    build_application
 }
 
 run_demo() {

@@ -147,7 +147,7 @@ async function save(): Promise<void> {
           v-for="(row, index) in rows"
           :key="row.key"
           data-row
-          class="grid grid-cols-2 items-start gap-2 border-l-4 pl-3 sm:grid-cols-[1.1fr_1.6fr_1.5fr_0.8fr_1.1fr_0.8fr_auto]"
+          class="grid grid-cols-2 items-start gap-2 border-l-4 pl-3 sm:grid-cols-[1fr_1.9fr_1.6fr_0.7fr_1fr_0.7fr_auto]"
           :class="index === at ? 'border-lichen' : 'border-line'"
           @focusin="at = index"
         >
@@ -242,8 +242,14 @@ async function save(): Promise<void> {
     </form>
     <aside v-if="drawing && shown" aria-label="The cuts">
       <h2 class="text-base">Branch {{ Math.min(at, rows.length - 1) + 1 }}, to scale</h2>
-      <div class="h-80">
-        <StemDrawing :drawing="drawing" :sectors="[0, 0, 0, 0, 0, 0, 0, 0]" :fill-percent="0" stage="NONE" />
+      <div>
+        <StemDrawing
+          class="max-h-80"
+          :drawing="drawing"
+          :sectors="[0, 0, 0, 0, 0, 0, 0, 0]"
+          :fill-percent="0"
+          stage="NONE"
+        />
       </div>
       <RowSums :row="shown" :ring-mm="drawing.ringMm" />
       <p v-if="shown.ready50On" class="mt-3">

@@ -7,6 +7,7 @@ import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
+import People from './People.vue'
 import PlaceForm from './PlaceForm.vue'
 import ProfileForm from './ProfileForm.vue'
 import RecipeForm from './RecipeForm.vue'
@@ -159,6 +160,8 @@ function saved(): void {
       </li>
     </ul>
   </section>
+
+  <People v-if="session.isOwner" class="mt-8" />
 
   <section class="mt-8" aria-labelledby="species-title">
     <h2 id="species-title" class="border-b-2 border-ink pb-1 text-lg">Species profiles</h2>

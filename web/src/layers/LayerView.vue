@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { dayText, daysBetween } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
-import { capital, CONDITIONS, RUNGS, STAGE_WORDS, WORKS, word } from '@/shared/words'
+import { capital, CONDITIONS, RUNGS, STAGE_STATES, WORKS, word } from '@/shared/words'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StemDrawing from '@/stem/StemDrawing.vue'
 import AfterForm from './AfterForm.vue'
@@ -160,8 +160,9 @@ function doAlso(code: string): void {
 
     <div class="mt-4 grid gap-6 md:grid-cols-[minmax(14rem,1fr)_2fr]">
       <div>
-        <div class="mx-auto h-72 max-w-sm md:h-[26rem]">
+        <div class="mx-auto max-w-sm">
           <StemDrawing
+            class="max-h-72 md:max-h-[26rem]"
             :drawing="layer.drawing"
             :sectors="layer.sectors"
             :fill-percent="layer.fillPercent"
@@ -170,7 +171,7 @@ function doAlso(code: string): void {
           />
         </div>
         <p class="mt-2 text-center">
-          {{ STAGE_WORDS[layer.stage]
+          {{ capital(STAGE_STATES[layer.stage] ?? '')
           }}<template v-if="layer.fillPercent">, {{ layer.fillPercent }}% full</template
           ><template v-if="layer.coverage">, widest gap {{ layer.widestGapDeg }}°</template>
         </p>

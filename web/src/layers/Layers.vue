@@ -6,7 +6,7 @@ import { api, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { capital, PHASES, RUNGS, STAGE_WORDS, word } from '@/shared/words'
+import { capital, PHASES, RUNGS, STAGE_STATES, word } from '@/shared/words'
 
 /** Find by code or any word; the filters stand in the address. */
 const route = useRoute()
@@ -87,7 +87,7 @@ function set(key: string, value: string): void {
           <span class="block text-sm text-muted">
             {{ line.mother }}, {{ line.place }} · {{ PHASES[line.phase]
             }}<template v-if="line.phase === 'ON_MOTHER'"
-              >, {{ STAGE_WORDS[line.stage]?.toLowerCase()
+              >, {{ STAGE_STATES[line.stage]
               }}<template v-if="line.ready10On && line.ready90On"
                 >; likely full between {{ dayText(line.ready10On, session.today) }} and
                 {{ dayText(line.ready90On, session.today) }}</template

@@ -79,7 +79,7 @@ function keep(): void {
   <form class="grid gap-4" @submit.prevent="keep">
     <div role="radiogroup" aria-label="What do you see?">
       <p class="mb-1 font-bold" aria-hidden="true">What do you see?</p>
-      <div class="grid grid-cols-3 gap-1 sm:grid-cols-6">
+      <div class="grid grid-cols-3 gap-1 sm:flex sm:*:grow">
         <button
           v-for="one in STAGES"
           :key="one"

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
 import { dayText, weekdayText } from '@/shared/dates'
+import { useKeys } from '@/shared/useKeys'
 import { capital } from '@/shared/words'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import LayerView from '@/layers/LayerView.vue'
@@ -27,6 +28,15 @@ function open(code: string): void {
   if (wide.value) void router.replace({ query: { at: code } })
   else void router.push({ name: 'layer', params: { code } })
 }
+
+function step(by: number): void {
+  const next = jobs.value[jobs.value.findIndex((job) => job.code === at.value) + by]
+  if (next) open(next.code)
+}
+useKeys([
+  { key: 'j', words: 'The next one on the round', run: () => step(1) },
+  { key: 'k', words: 'The one before', run: () => step(-1) },
+])
 
 function due(job: Schemas['RoundJob']): string {
   if (job.daysLate > 0) return job.daysLate === 1 ? '1 day late' : `${job.daysLate} days late`

@@ -3,14 +3,17 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import KeyHelp from './KeyHelp.vue'
 import { useSession, type Units } from './session'
 import DemoClock from './ui/DemoClock.vue'
+import { useKeys } from './useKeys'
 
 const session = useSession()
 const queries = useQueryClient()
 const route = useRoute()
 const router = useRouter()
 const search = ref('')
+const searchField = ref<HTMLInputElement | null>(null)
 
 // in the order of the job, from the mother to the house that all of it stands in
 const nodes = [
@@ -20,6 +23,15 @@ const nodes = [
   { name: 'layers', label: 'Layers' },
   { name: 'house', label: 'House' },
 ]
+
+useKeys([
+  { key: '/', words: 'Find a layer', run: () => searchField.value?.select() },
+  ...nodes.map(({ name, label }, index) => ({
+    key: String(index + 1),
+    words: label,
+    run: () => void router.push({ name }),
+  })),
+])
 
 function isCurrent(name: string): boolean {
   return route.name === name || (name === 'layers' && route.name === 'layer')
@@ -90,6 +102,7 @@ async function signOut(): Promise<void> {
           @submit.prevent="find"
         >
           <input
+            ref="searchField"
             v-model="search"
             type="search"
             class="input"
@@ -125,6 +138,7 @@ async function signOut(): Promise<void> {
                 }}
               </button>
             </MenuItem>
+            <p class="hidden px-3 py-2 text-sm text-muted lg:block"><kbd>?</kbd> lists the keys</p>
             <MenuItem v-slot="{ active }">
               <button
                 class="flex min-h-12 w-full items-center px-3 text-left"
@@ -140,4 +154,5 @@ async function signOut(): Promise<void> {
       <main id="content" class="p-4 lg:px-6" tabindex="-1"><slot /></main>
     </div>
   </div>
+  <KeyHelp />
 </template>

@@ -11,6 +11,16 @@ export const STAGE_WORDS: Record<string, string> = {
   MATURE: 'Mature',
 }
 
+/** How far a ball is, in the middle of a sentence. */
+export const STAGE_STATES: Record<string, string> = {
+  NONE: 'no roots yet',
+  CALLUS: 'callus',
+  INITIALS: 'first tips',
+  ROOTED: 'rooted',
+  FILLED: 'filled',
+  MATURE: 'mature',
+}
+
 export const STAGE_HINTS: Record<string, string> = {
   NONE: 'nothing to see at the upper cut',
   CALLUS: 'swelling or bumps',

@@ -63,7 +63,7 @@ const label = computed(
     role="img"
     :aria-label="label"
     :viewBox="`0 0 ${stem.width + margin} ${stem.height}`"
-    class="block h-full w-full"
+    class="block w-full"
     preserveAspectRatio="xMidYMin meet"
     data-testid="stem"
   >

@@ -26,9 +26,9 @@ const { data: species } = useQuery({
   queryKey: ['species'],
   queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
 })
-const { data: loads } = useQuery({
-  queryKey: ['mothers', 'load'],
-  queryFn: () => api<Record<string, number>>('GET', '/mother-loads'),
+const { data: rooms } = useQuery({
+  queryKey: ['mothers', 'rooms'],
+  queryFn: () => api<Schemas['MotherRoom'][]>('GET', '/mother-rooms'),
 })
 const editing = ref<Schemas['MotherView'] | 'new' | null>(null)
 const byPlace = computed(() =>
@@ -42,9 +42,8 @@ const common = (code: string) =>
 function room(mother: Schemas['MotherView']): string {
   if (mother.sick) return 'sick: not to be cloned'
   if (mother.rights === 'PROTECTED') return 'protected: no permission on record'
-  const under = loads.value?.[String(mother.id)] ?? 0
-  const left = Math.max(0, Math.floor(mother.leafyShoots / 3) - under)
-  return `${under} on it, room for ${left} more`
+  const found = rooms.value?.find((one) => one.motherId === mother.id)
+  return found ? `${found.underRings} on it, room for ${found.room} more` : ''
 }
 
 function saved(): void {

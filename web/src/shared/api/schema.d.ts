@@ -116,14 +116,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/mother-loads": {
+    "/api/v1/mother-rooms": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["motherLoads"];
+        get: operations["rooms"];
         put?: never;
         post?: never;
         delete?: never;
@@ -568,6 +568,14 @@ export interface components {
             id: number;
             place: string;
             variety: string;
+        };
+        MotherRoom: {
+            /** Format: int64 */
+            motherId: number;
+            /** Format: int32 */
+            room: number;
+            /** Format: int32 */
+            underRings: number;
         };
         MotherView: {
             code: string;
@@ -1218,7 +1226,7 @@ export interface operations {
             };
         };
     };
-    motherLoads: {
+    rooms: {
         parameters: {
             query?: never;
             header?: never;
@@ -1233,9 +1241,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": {
-                        [key: string]: number;
-                    };
+                    "*/*": components["schemas"]["MotherRoom"][];
                 };
             };
             /** @description A refusal, explained */

@@ -6,16 +6,28 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.kindgirdle.e2e.harness.RunningApplication;
 import org.kindgirdle.e2e.harness.Visit;
 
 /** Every main view, at a desk and on a phone: axe finds nothing, nothing is fetched from elsewhere. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class ViewsTest {
 
     private final RunningApplication application = RunningApplication.sharedDemo();
+    private final Visit desk = Visit.desk(application).signedInAs("maren");
+    private final Visit phone = Visit.phone(application).signedInAs("maren");
+
+    @AfterAll
+    void leave() {
+        desk.close();
+        phone.close();
+    }
 
     @ParameterizedTest(name = "{0}")
     @CsvSource({
@@ -29,42 +41,38 @@ class ViewsTest {
         "/house, House",
     })
     void aViewIsSoundAtADeskAndOnAPhone(String path, String title) {
-        for (boolean phone : new boolean[] {false, true}) {
-            try (Visit visit = phone ? Visit.phone(application) : Visit.desk(application)) {
-                visit.signedInAs("maren").open(path);
-                assertThat(visit.heading(title)).isVisible();
-                visit.page().waitForLoadState(LoadState.NETWORKIDLE);
-                assertThat(visit.axe()).isEmpty();
-                assertThat(visit.requestsElsewhere()).isEmpty();
-                assertThat(visit.complaints()).isEmpty();
-                assertThat(visit.page().evaluate("() => document.documentElement.scrollWidth <= window.innerWidth"))
-                        .as("nothing runs over the edge")
-                        .isEqualTo(true);
-            }
+        for (Visit visit : List.of(desk, phone)) {
+            visit.open(path);
+            assertThat(visit.heading(title)).isVisible();
+            visit.page().waitForLoadState(LoadState.NETWORKIDLE);
+            assertThat(visit.axe()).isEmpty();
+            assertThat(visit.requestsElsewhere()).isEmpty();
+            assertThat(visit.complaints()).isEmpty();
+            assertThat(visit.page().evaluate("() => document.documentElement.scrollWidth <= window.innerWidth"))
+                    .as("nothing runs over the edge")
+                    .isEqualTo(true);
         }
     }
 
     @Test
     void openFormsAreSoundToo() {
-        try (Visit visit = Visit.desk(application).signedInAs("maren")) {
-            visit.open("/house");
-            for (String button : new String[] {"Add a place", "Add a recipe", "Edit quince"}) {
-                visit.button(button).click();
-                assertThat(visit.axe()).as(button).isEmpty();
-                visit.button("Back").last().click();
-            }
-            visit.open("/stock");
-            visit.tap("add-mother");
-            assertThat(visit.axe()).isEmpty();
-            visit.openLayer("WJY-PD");
-            for (String button : new String[] {"Top up", "Ring again", "Other work", "Sever", "Lost"}) {
-                visit.button(button).click();
-                assertThat(visit.axe()).as(button).isEmpty();
-                visit.button("Back").click();
-            }
-            visit.tap("why");
-            assertThat(visit.axe()).isEmpty();
+        desk.open("/house");
+        for (String button : new String[] {"Add a place", "Add a recipe", "Edit quince"}) {
+            desk.button(button).click();
+            assertThat(desk.axe()).as(button).isEmpty();
+            desk.button("Back").last().click();
         }
+        desk.open("/stock");
+        desk.tap("add-mother");
+        assertThat(desk.axe()).isEmpty();
+        desk.openLayer("WJY-PD");
+        for (String button : new String[] {"Top up", "Ring again", "Other work", "Sever", "Lost"}) {
+            desk.button(button).click();
+            assertThat(desk.axe()).as(button).isEmpty();
+            desk.button("Back").click();
+        }
+        desk.tap("why");
+        assertThat(desk.axe()).isEmpty();
     }
 
     @Test

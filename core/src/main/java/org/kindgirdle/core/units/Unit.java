@@ -61,7 +61,8 @@ public enum Unit {
     /** The unit of a dimension that a word or sign stands for, upper and lower case alike. */
     static Optional<Unit> find(Dimension dimension, String word) {
         return Arrays.stream(values())
-                .filter(unit -> unit.dimension == dimension && unit.symbols.stream().anyMatch(word::equalsIgnoreCase))
+                .filter(unit ->
+                        unit.dimension == dimension && unit.symbols.stream().anyMatch(word::equalsIgnoreCase))
                 .findFirst();
     }
 

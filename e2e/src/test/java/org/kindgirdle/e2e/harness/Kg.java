@@ -19,7 +19,7 @@ public final class Kg implements AutoCloseable {
     public Kg(Path data, int port) {
         settings.put("KG_DATA", data.toString());
         settings.put("KG_PORT", Integer.toString(port));
-        settings.put("KG_JAR", RunningApplication.jar().toString());
+        settings.put("KG_APP", Installed.FOLDER.toString());
     }
 
     /** What one run said, and how it ended. */

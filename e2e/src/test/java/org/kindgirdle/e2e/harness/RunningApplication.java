@@ -13,7 +13,6 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.MariaDbServer;
@@ -83,12 +82,7 @@ public final class RunningApplication implements AutoCloseable {
     }
 
     public void start() {
-        ProcessBuilder builder = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-Xmx384m",
-                        "-XX:+UseSerialGC",
-                        "-jar",
-                        jar().toString())
+        ProcessBuilder builder = new ProcessBuilder(Installed.command("-Xmx384m"))
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
         builder.environment()
@@ -174,16 +168,6 @@ public final class RunningApplication implements AutoCloseable {
     private String said() {
         try {
             return Files.readString(log);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    static Path jar() {
-        try (Stream<Path> files = Files.list(Project.ROOT.resolve("server/target"))) {
-            return files.filter(path -> path.toString().endsWith("-app.jar"))
-                    .findFirst()
-                    .orElseThrow(() -> new IllegalStateException("there is no jar in server/target: build it first"));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

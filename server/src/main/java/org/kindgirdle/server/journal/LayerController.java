@@ -1,7 +1,6 @@
 package org.kindgirdle.server.journal;
 
 import jakarta.validation.Valid;
-import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerPhase;
@@ -30,21 +29,14 @@ class LayerController {
     private final LayerList list;
     private final CommandLedger commands;
     private final Reprojection reprojection;
-    private final MotherLoad motherLoad;
 
     LayerController(
-            LayerJournal journal,
-            LayerPages pages,
-            LayerList list,
-            CommandLedger commands,
-            Reprojection reprojection,
-            MotherLoad motherLoad) {
+            LayerJournal journal, LayerPages pages, LayerList list, CommandLedger commands, Reprojection reprojection) {
         this.journal = journal;
         this.pages = pages;
         this.list = list;
         this.commands = commands;
         this.reprojection = reprojection;
-        this.motherLoad = motherLoad;
     }
 
     /**
@@ -80,12 +72,6 @@ class LayerController {
         Recorded recorded = commands.once(
                 id, "record " + code(code), record, Recorded.class, () -> journal.append(code(code), id, record));
         return new RecordAnswer(recorded, pages.page(code(code)));
-    }
-
-    /** How many layers stand on each mother now, by its id. */
-    @GetMapping("/mother-loads")
-    Map<Long, Long> motherLoads() {
-        return motherLoad.underRings();
     }
 
     private static String code(String typed) {

@@ -22,6 +22,7 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.plan.MotherCapacity;
 import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.WindowClass;
 import org.kindgirdle.core.set.BridgingRisk;
@@ -225,10 +226,11 @@ class Bench {
         add(all, mother.rights() == Rights.PROTECTED, SetPreview.Level.BLOCK, "rights", values);
         add(all, species.ownRoots() != OwnRoots.GOOD, SetPreview.Level.WARN, "ownRoots", values);
         add(all, !species.regulated().isBlank(), SetPreview.Level.WARN, "regulated", values);
-        long underRings =
-                motherLoad.underRings(request.motherId()) + request.rows().size();
+        int underRings = Math.toIntExact(
+                motherLoad.underRings(request.motherId()) + request.rows().size());
+        MotherCapacity capacity = new MotherCapacity(mother.leafyShoots(), underRings, false);
         values.put("count", String.valueOf(underRings));
-        add(all, 3 * underRings > mother.leafyShoots(), SetPreview.Level.WARN, "tooMany", values);
+        add(all, capacity.isExceeded(), SetPreview.Level.WARN, "tooMany", values);
         all.add(window(window, values, format));
         for (int i = 0; i < request.rows().size(); i++) {
             values.put("row", String.valueOf(i + 1));

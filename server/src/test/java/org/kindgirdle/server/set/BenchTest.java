@@ -59,12 +59,14 @@ class BenchTest {
         Client.Answer again =
                 nursery.grower().post("/api/v1/batches", id, batch).expect(201);
         assertThat(again.body()).isEqualTo(first.body());
-        assertThat(nursery.grower()
-                        .get("/api/v1/mother-loads")
-                        .body()
-                        .path(String.valueOf(mother))
-                        .asInt())
-                .isEqualTo(2);
+        assertThat(nursery.grower().get("/api/v1/mother-rooms").body().valueStream())
+                .filteredOn(room -> room.path("motherId").asLong() == mother)
+                .singleElement()
+                .satisfies(room -> {
+                    assertThat(room.path("underRings").asInt()).isEqualTo(2);
+                    // a third of 60 leafy shoots, less the two
+                    assertThat(room.path("room").asInt()).isEqualTo(18);
+                });
     }
 
     @Test

@@ -1,0 +1,37 @@
+package org.kindgirdle.core.plan;
+
+import org.kindgirdle.core.units.Require;
+
+/**
+ * How many of a mother's leafy shoots may stand under rings at once: a third, for the rest must feed its roots; half on
+ * a plant that is to be cut down anyway. A planning default of the trade.
+ *
+ * @param leafyShoots on the whole plant, 0 to 100 000
+ * @param underRings of them, 0 to 100 000
+ * @param toBeCutDown after the layers are off
+ */
+public record MotherCapacity(int leafyShoots, int underRings, boolean toBeCutDown) {
+
+    private static final int MOST = 100_000;
+    private static final int PARTS_KEPT_GROWING = 3;
+    private static final int PARTS_CUT_DOWN = 2;
+
+    public MotherCapacity {
+        Require.within("leafyShoots", leafyShoots, 0, MOST);
+        Require.within("underRings", underRings, 0, MOST);
+    }
+
+    /** The most shoots that may stand under rings at once. */
+    public int most() {
+        return leafyShoots / (toBeCutDown ? PARTS_CUT_DOWN : PARTS_KEPT_GROWING);
+    }
+
+    /** How many more may be ringed; 0 where there are enough or too many. */
+    public int room() {
+        return Math.max(0, most() - underRings);
+    }
+
+    public boolean isExceeded() {
+        return underRings > most();
+    }
+}

@@ -1,0 +1,52 @@
+package org.kindgirdle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.LoadState;
+import org.junit.jupiter.api.Test;
+import org.kindgirdle.e2e.harness.Project;
+import org.kindgirdle.e2e.harness.RunningApplication;
+import org.kindgirdle.e2e.harness.Visit;
+
+/** Makes the pictures of docs/screenshots anew, from the demo's first day; run by {@code ./kg screenshots} only. */
+class Screenshots {
+
+    private final RunningApplication application = RunningApplication.sharedDemo();
+
+    @Test
+    void take() {
+        try (Visit desk = Visit.desk(application).signedInAs("maren")) {
+            picture(desk, "/", "Friday’s round", "round");
+            picture(desk, "/layers/AJJ-4M", "AJJ-4M", "layer");
+            picture(desk, "/layers/YRF-DJ", "YRF-DJ", "layer-hardening-off");
+            picture(desk, "/layers", "Layers", "layers");
+            picture(desk, "/stock", "Mothers", "stock");
+            picture(desk, "/house", "House", "house");
+            desk.open("/bench");
+            desk.pick("Mother", "MU-01");
+            desk.pick("Recipe", "Moss and foil");
+            desk.field("Diameter").fill("3/4 in");
+            desk.field("To union").fill("600");
+            assertThat(desk.see("sums")).isVisible();
+            shoot(desk, "bench");
+        }
+        try (Visit phone = Visit.phone(application).signedInAs("maren")) {
+            picture(phone, "/", "Friday’s round", "round-phone");
+            picture(phone, "/layers/AJJ-4M", "AJJ-4M", "layer-phone");
+        }
+    }
+
+    private static void picture(Visit visit, String path, String title, String name) {
+        visit.open(path);
+        assertThat(visit.heading(title)).isVisible();
+        shoot(visit, name);
+    }
+
+    private static void shoot(Visit visit, String name) {
+        visit.page().waitForLoadState(LoadState.NETWORKIDLE);
+        visit.page()
+                .screenshot(new Page.ScreenshotOptions()
+                        .setPath(Project.ROOT.resolve("docs/screenshots/" + name + ".png")));
+    }
+}

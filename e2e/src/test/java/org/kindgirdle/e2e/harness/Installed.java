@@ -1,0 +1,105 @@
+package org.kindgirdle.e2e.harness;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.kindgirdle.server.harness.MariaDbServer;
+
+/** The application laid out as {@code kg} does it, from the jar that was just built. */
+final class Installed {
+
+    static final Path FOLDER = layOut();
+
+    private static final String CLASSES = "classes.jsa";
+
+    private Installed() {}
+
+    /** The command that runs it. */
+    static List<String> command(String... options) {
+        List<String> command = new ArrayList<>(List.of(java(), "-XX:+UseSerialGC"));
+        command.addAll(List.of(options));
+        command.add("-XX:SharedArchiveFile=" + FOLDER.resolve(CLASSES));
+        command.addAll(List.of("-jar", FOLDER.resolve("kind-girdle.jar").toString()));
+        return command;
+    }
+
+    private static Path layOut() {
+        Path jar = jar();
+        Path folder = Project.ROOT.resolve("e2e/target/app");
+        Path main = folder.resolve("kind-girdle.jar");
+        try {
+            empty(folder);
+            run(
+                    List.of(
+                            java(),
+                            "-Djarmode=tools",
+                            "-jar",
+                            jar.toString(),
+                            "extract",
+                            "--destination",
+                            folder.toString()),
+                    Map.of());
+            Files.move(folder.resolve(jar.getFileName()), main);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        try (MariaDbServer database = MariaDbServer.start()) {
+            run(
+                    List.of(
+                            java(),
+                            "-XX:+UseSerialGC",
+                            "-XX:ArchiveClassesAtExit=" + folder.resolve(CLASSES),
+                            "-Dspring.context.exit=onRefresh",
+                            "-jar",
+                            main.toString()),
+                    Map.of("KG_DB_URL", database.url(), "KG_DB_USER", "root", "KG_DB_PASSWORD", "", "KG_PORT", "0"));
+        }
+        return folder;
+    }
+
+    private static void empty(Path folder) throws IOException {
+        if (Files.exists(folder)) {
+            try (Stream<Path> files = Files.walk(folder)) {
+                for (Path path : files.sorted(Comparator.reverseOrder()).toList()) {
+                    Files.delete(path);
+                }
+            }
+        }
+    }
+
+    private static void run(List<String> command, Map<String, String> settings) {
+        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+        builder.environment().putAll(settings);
+        try {
+            Process process = builder.start();
+            String said = new String(process.getInputStream().readAllBytes());
+            if (process.waitFor() != 0) {
+                throw new IllegalStateException(String.join(" ", command) + ": " + said);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private static String java() {
+        return Path.of(System.getProperty("java.home"), "bin", "java").toString();
+    }
+
+    private static Path jar() {
+        try (Stream<Path> files = Files.list(Project.ROOT.resolve("server/target"))) {
+            return files.filter(path -> path.toString().endsWith("-app.jar"))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException("there is no jar in server/target: build it first"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
