@@ -29,13 +29,21 @@ import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.StageSeen;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.learn.Interval;
+import org.kindgirdle.core.learn.LearnedTime;
+import org.kindgirdle.core.learn.Share;
+import org.kindgirdle.core.learn.TwoShares;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStepInputs;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.look.TopUp;
+import org.kindgirdle.core.plan.Chances;
+import org.kindgirdle.core.plan.NumbersWanted;
+import org.kindgirdle.core.pot.Stability;
 import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.Difficulty;
+import org.kindgirdle.core.set.HormoneMix;
 import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.RootRun;
@@ -43,9 +51,14 @@ import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.core.set.Wound;
 import org.kindgirdle.core.set.Wrap;
+import org.kindgirdle.core.sever.LeafBalance;
+import org.kindgirdle.core.sever.Shelter;
 
 /** Every sum against worked rows. {@code -Dvectors=DIR} reads other rows of the same files. */
 class ReferenceVectorsTest {
+
+    /** The search for the learned time is held to less: its own rows were found by a search too. */
+    private static final double LEARNED = 1e-3;
 
     @ParameterizedTest
     @MethodSource
@@ -256,6 +269,117 @@ class ReferenceVectorsTest {
 
     static Stream<Row> branch_load() {
         return VectorRows.of("branch_load");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void compare_two(Row row) {
+        TwoShares arms = new TwoShares(
+                new Share(row.integer("rooted_a"), row.integer("set_a")),
+                new Share(row.integer("rooted_b"), row.integer("set_b")));
+        row.agrees("a_low", arms.a().low());
+        row.agrees("a_high", arms.a().high());
+        row.agrees("b_low", arms.b().low());
+        row.agrees("b_high", arms.b().high());
+        row.agrees("fisher_p", arms.fisherP());
+    }
+
+    static Stream<Row> compare_two() {
+        return VectorRows.of("compare_two");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void hormone_mix(Row row) {
+        HormoneMix.Dilution mix =
+                HormoneMix.dilute(row.number("stock_ppm"), row.number("target_ppm"), row.number("volume_ml"));
+        row.agrees("stock_ml", mix.stockMl());
+        row.agrees("diluent_ml", mix.diluentMl());
+        row.agrees(
+                "solid_mg",
+                HormoneMix.solidMg(row.number("target_ppm"), row.number("volume_ml"), row.number("purity")));
+    }
+
+    static Stream<Row> hormone_mix() {
+        return VectorRows.of("hormone_mix");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void layers_needed(Row row) {
+        Chances released = new Chances(row.number("root_alpha"), row.number("root_beta"))
+                .then(new Chances(row.number("establish_alpha"), row.number("establish_beta")));
+        row.agrees("alpha", released.alpha());
+        row.agrees("beta", released.beta());
+        assertThat(NumbersWanted.layers(released, row.integer("wanted"), row.number("confidence")))
+                .as(row.where())
+                .isEqualTo(row.integer("layers"));
+    }
+
+    static Stream<Row> layers_needed() {
+        return VectorRows.of("layers_needed");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void leaf_balance(Row row) {
+        LeafBalance balance = LeafBalance.of(
+                LeafBalance.SHIPPED_SUPPLY_CM2_PER_ML,
+                row.number("medium_ml"),
+                row.number("fill"),
+                RootStage.values()[row.integer("stage")],
+                row.integer("leaves"),
+                row.number("leaf_cm2"),
+                row.number("vpd_kpa"),
+                row.code(Shelter.class, "shelter"));
+        row.agrees("supply_cm2", balance.supplyCm2());
+        row.agrees("ratio", balance.ratio());
+        assertThat(List.of(balance.carries(), balance.keep(), balance.remove()))
+                .as(row.where())
+                .containsExactly(row.integer("carries"), row.integer("keep"), row.integer("remove"));
+    }
+
+    static Stream<Row> leaf_balance() {
+        return VectorRows.of("leaf_balance");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void learned_time(Row row) {
+        List<Interval> intervals = Arrays.stream(row.text("intervals_low:high").split(";"))
+                .filter(text -> !text.isBlank())
+                .map(text -> text.split(":"))
+                .map(ends -> new Interval(
+                        Double.parseDouble(ends[0]),
+                        ends[1].equals("inf") ? Double.POSITIVE_INFINITY : Double.parseDouble(ends[1])))
+                .toList();
+        LearnedTime learned = LearnedTime.from(row.number("d50"), intervals);
+        row.agrees("mu", learned.mu(), LEARNED);
+        row.agrees("sigma", learned.sigma(), LEARNED);
+        row.agrees("median_thermal_days", learned.medianThermalDays(), LEARNED);
+    }
+
+    static Stream<Row> learned_time() {
+        return VectorRows.of("learned_time");
+    }
+
+    @ParameterizedTest
+    @MethodSource
+    void pot_stability(Row row) {
+        Stability stability = Stability.of(
+                row.number("mass_kg"),
+                row.number("base_radius_m"),
+                row.number("leaf_m2"),
+                row.number("stem_height_m"),
+                row.number("stem_diameter_m"),
+                row.number("pot_height_m"),
+                row.number("must_stand_m_s"));
+        row.agrees("tips_at_m_s", stability.tipsAtMs());
+        row.agrees("ballast_kg", stability.ballastKg());
+    }
+
+    static Stream<Row> pot_stability() {
+        return VectorRows.of("pot_stability");
     }
 
     private static CardinalTemperatures cardinals(Row row) {

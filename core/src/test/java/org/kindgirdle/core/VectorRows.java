@@ -75,6 +75,10 @@ final class VectorRows {
         }
 
         void agrees(String column, double computed) {
+            agrees(column, computed, RELATIVE);
+        }
+
+        void agrees(String column, double computed, double relative) {
             double wanted = text(column).equals("inf") ? Double.POSITIVE_INFINITY : number(column);
             if (Double.isInfinite(wanted)) {
                 assertThat(computed).as(where + " " + column).isEqualTo(wanted);
@@ -82,7 +86,7 @@ final class VectorRows {
             }
             assertThat(Math.abs(computed - wanted))
                     .as(where + " " + column + ": computed " + computed + ", wanted " + wanted)
-                    .isLessThanOrEqualTo(RELATIVE * Math.abs(wanted) + NOTHING);
+                    .isLessThanOrEqualTo(relative * Math.abs(wanted) + NOTHING);
         }
 
         @Override

@@ -1,0 +1,67 @@
+package org.kindgirdle.core.sever;
+
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.units.Require;
+
+/**
+ * Leaf over root at severance: how many leaves the roots can supply. Supply is {@code 6 V fill maturity} cm2 of leaf at
+ * 1 kPa, a planning default that the nursery's own records replace; each leaf draws its area times the dryness of the
+ * air, from half to two and a half kPa, times what the shelter leaves of it.
+ *
+ * @param supplyCm2 area of leaf that the roots supply at 1 kPa
+ * @param ratio top over bottom: what all leaves draw, over the supply; infinite where there is no supply
+ * @param carries the most leaves that the roots can supply, whether it has as many or not
+ * @param keep how many of its leaves stay on
+ * @param remove how many come off
+ */
+public record LeafBalance(double supplyCm2, double ratio, int carries, int keep, int remove) {
+
+    /** Leaf area that a mL of mature, full ball supplies at 1 kPa, cm2. */
+    public static final double SHIPPED_SUPPLY_CM2_PER_ML = 6;
+
+    private static final double LEAST_VPD_KPA = .5;
+    private static final double MOST_VPD_KPA = 2.5;
+    private static final int MOST_LEAVES = 10_000;
+    private static final double[] MATURITY = {.05, .10, .40, .70, .90, 1.00};
+
+    /**
+     * Of a layer as it stands.
+     *
+     * @param supplyCm2PerMl the nursery's figure, above 0 to 100
+     * @param mediumMl in the ball, 0 to 100 000 mL
+     * @param fill share of the ball that is rooted, 0 to 1
+     * @param leaves beyond the ring, 0 to 10 000
+     * @param leafCm2 one of them, above 0 to 20 000 cm2
+     * @param vpdKpa of the day, 0 to 10 kPa
+     */
+    public static LeafBalance of(
+            double supplyCm2PerMl,
+            double mediumMl,
+            double fill,
+            RootStage stage,
+            int leaves,
+            double leafCm2,
+            double vpdKpa,
+            Shelter shelter) {
+        Require.positive("supplyCm2PerMl", supplyCm2PerMl);
+        Require.within("supplyCm2PerMl", supplyCm2PerMl, 0, 100);
+        Require.within("mediumMl", mediumMl, 0, 100_000);
+        Require.within("fill", fill, 0, 1);
+        Require.within("leaves", leaves, 0, MOST_LEAVES);
+        Require.positive("leafCm2", leafCm2);
+        Require.within("leafCm2", leafCm2, 0, 20_000);
+        Require.within("vpdKpa", vpdKpa, 0, 10);
+        double supply = supplyCm2PerMl * mediumMl * fill * MATURITY[stage.ordinal()];
+        double dryness = Math.max(LEAST_VPD_KPA, Math.min(MOST_VPD_KPA, vpdKpa));
+        double draw = leafCm2 * dryness * shelter.draw();
+        int carries = (int) Math.floor(supply / draw);
+        int keep = Math.min(leaves, carries);
+        double ratio = leaves == 0 ? 0 : leaves * draw / supply;
+        return new LeafBalance(supply, ratio, carries, keep, leaves - keep);
+    }
+
+    /** How far the roots of a stage supply what their volume could, 0 to 1. */
+    public static double maturity(RootStage stage) {
+        return MATURITY[stage.ordinal()];
+    }
+}
