@@ -19,7 +19,7 @@ const ring = ref(typed(props.layer.suggested.ringMm, 'length', session.units))
 const work = ref(WORKS.find(([code]) => code === props.layer.advice.step)?.[0] ?? 'REWET')
 const cover = ref('BLACK')
 const leavesBefore = ref(String(props.layer.drawing.leavesBeyond))
-const leavesLeft = ref(String(Math.ceil(props.layer.drawing.leavesBeyond / 2)))
+const leavesLeft = ref(String(props.layer.drawing.leavesBeyond))
 const cause = ref('DRIED')
 const note = ref('')
 

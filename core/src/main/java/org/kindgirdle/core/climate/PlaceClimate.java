@@ -12,8 +12,13 @@ import org.kindgirdle.core.units.Require;
  */
 public final class PlaceClimate {
 
+    private static final int DAYS_OF_YEAR = 366;
+
     private final double latitude;
-    private final MonthlyNormals normals;
+    // looked up a great many times for each layer: interpolated once
+    private final DayTemperatures[] normalDays = new DayTemperatures[DAYS_OF_YEAR + 1];
+    private final int coldestDayOfYear;
+    private final int warmestDayOfYear;
     private final @Nullable FrostCalendar frosts;
     private final double winterLowC;
     private final double vpdFactor;
@@ -35,7 +40,11 @@ public final class PlaceClimate {
             double vpdFactor,
             Map<LocalDate, DayTemperatures> known) {
         this.latitude = Require.within("latitude", latitude, -90, 90);
-        this.normals = normals;
+        for (int day = 1; day <= DAYS_OF_YEAR; day++) {
+            normalDays[day] = new DayTemperatures(normals.minC(day), normals.maxC(day));
+        }
+        this.coldestDayOfYear = extremeDayOfYear(-1);
+        this.warmestDayOfYear = extremeDayOfYear(1);
         this.frosts = frosts;
         this.winterLowC = Require.within("winter low", winterLowC, -70, 40);
         this.vpdFactor = Require.within("VPD factor", vpdFactor, 0.05, 5);
@@ -61,7 +70,8 @@ public final class PlaceClimate {
 
     /** The normal of a day of the year, 1 to 366. */
     public DayTemperatures normalOn(int dayOfYear) {
-        return new DayTemperatures(normals.minC(dayOfYear), normals.maxC(dayOfYear));
+        Require.within("day of the year", dayOfYear, 1, DAYS_OF_YEAR);
+        return normalDays[dayOfYear];
     }
 
     public Sun sunOn(LocalDate day) {
@@ -84,18 +94,18 @@ public final class PlaceClimate {
 
     /** The day of the year with the lowest mean normal: where one growing year ends and the next begins. */
     public int coldestDayOfYear() {
-        return extremeDayOfYear(-1);
+        return coldestDayOfYear;
     }
 
     /** The day of the year with the highest mean normal. */
     public int warmestDayOfYear() {
-        return extremeDayOfYear(1);
+        return warmestDayOfYear;
     }
 
     private int extremeDayOfYear(int sign) {
         int extreme = 1;
         for (int day = 2; day <= 365; day++) {
-            if (sign * normalOn(day).meanC() > sign * normalOn(extreme).meanC()) {
+            if (sign * normalDays[day].meanC() > sign * normalDays[extreme].meanC()) {
                 extreme = day;
             }
         }

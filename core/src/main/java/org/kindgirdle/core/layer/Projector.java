@@ -28,7 +28,7 @@ import org.kindgirdle.core.look.NextStepInputs;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.TopUp;
 import org.kindgirdle.core.look.Verdict;
-import org.kindgirdle.core.plan.SettingWindow;
+import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.RingAndBall;
 
@@ -194,8 +194,7 @@ public final class Projector {
     private NextStepInputs inputs(TimeToReady prior, double thermalDays, Cover cover, LocalDate topUpOn) {
         PlaceClimate climate = context.climate();
         boolean hardy = isHardy();
-        SettingWindow again = SettingWindow.of(
-                today,
+        SettingWindows again = new SettingWindows(
                 climate,
                 context.species(),
                 prior,
@@ -213,7 +212,7 @@ public final class Projector {
                 state.attempts(),
                 state.rescores(),
                 prior.readyBy(thermalDays),
-                again.readyP(),
+                again.readyInTimeP(today),
                 isGrowing(today),
                 leafless != null && leafless.includes(today),
                 climate.frosts().map(frosts -> frosts.daysToFrost(today)).orElse(null),

@@ -77,6 +77,59 @@ class SettingWindowTest {
                 .returns(WindowClass.GOOD, SettingWindow::windowClass);
     }
 
+    @Test
+    void a_year_falls_into_bands_that_close_at_both_ends() {
+        SettingWindows quince = windows(north(), quince(), School.IN_LEAF);
+        LocalDate from = LocalDate.of(2026, 1, 1);
+        List<SettingWindows.Band> bands = quince.bands(from, from.plusYears(1));
+        assertThat(bands.get(0).from()).isEqualTo(from);
+        assertThat(bands.get(bands.size() - 1).to()).isEqualTo(from.plusYears(1));
+        for (int i = 1; i < bands.size(); i++) {
+            assertThat(bands.get(i).from()).isEqualTo(bands.get(i - 1).to());
+        }
+        assertThat(bands.stream().map(SettingWindows.Band::windowClass))
+                .containsSubsequence(WindowClass.CLOSED, WindowClass.GOOD, WindowClass.RISKY, WindowClass.CLOSED);
+        LocalDate may = LocalDate.of(2026, 5, 15);
+        LocalDate first = quince.firstGood(may).orElseThrow();
+        LocalDate last = quince.lastGood(may).orElseThrow();
+        assertThat(quince.on(first.minusDays(1)).end()).isEqualTo(SettingWindow.End.TOO_EARLY);
+        assertThat(quince.on(last).windowClass()).isEqualTo(WindowClass.GOOD);
+        assertThat(quince.on(last.plusDays(1)).windowClass()).isNotEqualTo(WindowClass.GOOD);
+        assertThat(quince.nextGood(LocalDate.of(2026, 10, 1)))
+                .hasValueSatisfying(next -> assertThat(next.getYear()).isEqualTo(2027));
+    }
+
+    @Test
+    void severing_after_leaf_fall_leaves_more_time_than_in_leaf() {
+        LocalDate june = LocalDate.of(2026, 6, 20);
+        SettingWindow inLeaf = windows(north(), quince(), School.IN_LEAF).on(june);
+        SettingWindow dormant = windows(north(), quince(), School.DORMANT).on(june);
+        assertThat(dormant.deadline()).isAfter(inLeaf.deadline());
+        assertThat(dormant.readyP()).isGreaterThanOrEqualTo(inLeaf.readyP());
+        assertThat(windows(north(), quince(), School.SPRING).on(june)).isEqualTo(dormant);
+    }
+
+    @Test
+    void a_slow_hardy_plant_stands_the_winter_and_is_ready_in_spring() {
+        SettingWindows slow = windows(north(), quince(60, false), School.IN_LEAF);
+        assertThat(slow.bands(LocalDate.of(2026, 6, 1), LocalDate.of(2026, 11, 1)).stream()
+                        .map(SettingWindows.Band::windowClass))
+                .contains(WindowClass.OVERWINTER);
+    }
+
+    @Test
+    void two_seasons_have_the_second_autumn_for_a_deadline() {
+        LocalDate june = LocalDate.of(2026, 6, 1);
+        SettingWindow one = windows(north(), quince(90, false), School.IN_LEAF).on(june);
+        SettingWindow two = windows(north(), quince(90, true), School.IN_LEAF).on(june);
+        assertThat(two.deadline()).isEqualTo(one.deadline().plusYears(1));
+        assertThat(two.readyP()).isGreaterThan(one.readyP());
+    }
+
+    private static PlaceClimate north() {
+        return new PlaceClimate(52, new MonthlyNormals(MIN, MAX), FROSTS, -4.5, 1, Map.of());
+    }
+
     private static List<Double> turned(List<Double> months) {
         return java.util.stream.IntStream.range(0, 12)
                 .mapToObj(month -> months.get((month + 6) % 12))
@@ -84,26 +137,20 @@ class SettingWindowTest {
     }
 
     private static SettingWindow on(PlaceClimate climate, int year, int month, int day) {
-        SpeciesProfile quince = quince();
-        LocalDate start = LocalDate.of(year, month, day);
+        return windows(climate, quince(), School.IN_LEAF).on(LocalDate.of(year, month, day));
+    }
+
+    private static SettingWindows windows(PlaceClimate climate, SpeciesProfile species, School school) {
         ThermalSums sums = new ThermalSums(
                 climate,
-                quince.cardinals(),
+                species.cardinals(),
                 Exposure.PART,
                 Cover.FOIL,
-                leafless(climate, quince),
-                LocalDate.of(2026, 1, 1),
-                LocalDate.of(2027, 12, 31));
-        return SettingWindow.of(
-                start,
-                climate,
-                quince,
-                TimeToReady.prior(quince.d50ThermalDays(), quince.sigma()),
-                sums,
-                1,
-                School.IN_LEAF,
-                42,
-                true);
+                leafless(climate, species),
+                LocalDate.of(2025, 1, 1),
+                LocalDate.of(2028, 12, 31));
+        TimeToReady ready = TimeToReady.prior(species.d50ThermalDays(), species.sigma());
+        return new SettingWindows(climate, species, ready, sums, 1, school, 42, true);
     }
 
     private static org.kindgirdle.core.growth.@Nullable DaysOfYear leafless(
@@ -112,12 +159,16 @@ class SettingWindowTest {
     }
 
     private static SpeciesProfile quince() {
+        return quince(38, false);
+    }
+
+    private static SpeciesProfile quince(double d50, boolean twoSeasons) {
         return new SpeciesProfile(
                 "CYDOBL",
                 "Cydonia oblonga",
                 "quince",
                 Difficulty.EASY,
-                38,
+                d50,
                 .25,
                 new CardinalTemperatures(5, 22, 36),
                 9,
@@ -129,7 +180,7 @@ class SettingWindowTest {
                 true,
                 true,
                 OwnRoots.GOOD,
-                false,
+                twoSeasons,
                 "",
                 "",
                 "");

@@ -6,6 +6,7 @@ import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.plan.SettingWindow;
+import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
@@ -59,15 +60,15 @@ class WindowController {
                         species.preformedRoots())
                 .speed();
         double low = context.climate().winterLowC();
-        return SettingWindow.of(
-                startOn,
-                context.climate(),
-                species,
-                TimeToReady.prior(species.d50ThermalDays(), species.sigma()),
-                context.sums().apply(context.recipe().cover()),
-                speed,
-                recipe.school(),
-                context.rules().establishDays(),
-                species.frostHardyToC() <= low && context.rules().youngRootKillC() <= low);
+        return new SettingWindows(
+                        context.climate(),
+                        species,
+                        TimeToReady.prior(species.d50ThermalDays(), species.sigma()),
+                        context.sums().apply(context.recipe().cover()),
+                        speed,
+                        recipe.school(),
+                        context.rules().establishDays(),
+                        species.frostHardyToC() <= low && context.rules().youngRootKillC() <= low)
+                .on(startOn);
     }
 }

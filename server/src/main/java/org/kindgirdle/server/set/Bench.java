@@ -24,6 +24,7 @@ import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.MotherCapacity;
 import org.kindgirdle.core.plan.SettingWindow;
+import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.plan.WindowClass;
 import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.RingAndBall;
@@ -172,16 +173,16 @@ class Bench {
     private static SettingWindow window(LayerContext context, LocalDate setOn, School school, double speed) {
         SpeciesProfile species = context.species();
         double low = context.climate().winterLowC();
-        return SettingWindow.of(
-                setOn,
-                context.climate(),
-                species,
-                TimeToReady.prior(species.d50ThermalDays(), species.sigma()),
-                context.sums().apply(context.recipe().cover()),
-                speed,
-                school,
-                context.rules().establishDays(),
-                species.frostHardyToC() <= low && context.rules().youngRootKillC() <= low);
+        return new SettingWindows(
+                        context.climate(),
+                        species,
+                        TimeToReady.prior(species.d50ThermalDays(), species.sigma()),
+                        context.sums().apply(context.recipe().cover()),
+                        speed,
+                        school,
+                        context.rules().establishDays(),
+                        species.frostHardyToC() <= low && context.rules().youngRootKillC() <= low)
+                .on(setOn);
     }
 
     private SetPreview.Row row(LayerProjection layer, LayerContext context) {

@@ -1,0 +1,218 @@
+package org.kindgirdle.core.plan;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.DaysOfYear;
+import org.kindgirdle.core.growth.Phenology;
+import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.growth.ThermalSums;
+import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.units.Require;
+
+/**
+ * The windows of one species, place and recipe: what each start date is worth. What does not depend on the date is
+ * worked out once, so that years of dates are cheap.
+ *
+ * <p>A growing year turns on the coldest day of the normals, so that both hemispheres are alike.
+ */
+public final class SettingWindows {
+
+    private static final double GOOD_P = .8;
+    private static final double RISKY_P = .4;
+    private static final int LEAF_FALL_DAYS = 30;
+    private static final int OVERWINTER_DAYS = 90;
+
+    private final PlaceClimate climate;
+    private final TimeToReady ready;
+    private final ThermalSums sums;
+    private final double speed;
+    private final int seasons;
+    private final School school;
+    private final int establishDays;
+    private final boolean hardy;
+    private final @Nullable DaysOfYear leafless;
+    private final @Nullable Integer growthStops;
+    private final @Nullable Integer opens;
+
+    /**
+     * @param ready the time to a full ball before any look
+     * @param sums thermal sums of the place, species, exposure and cover, that begin at or before the first start
+     * @param speed of the recipe, above 0
+     * @param establishDays days that a severed layer needs before frost, 7 to 200
+     * @param hardy whether top and young roots stand the winter on the plant
+     */
+    public SettingWindows(
+            PlaceClimate climate,
+            SpeciesProfile species,
+            TimeToReady ready,
+            ThermalSums sums,
+            double speed,
+            School school,
+            int establishDays,
+            boolean hardy) {
+        this.climate = climate;
+        this.ready = ready;
+        this.sums = sums;
+        this.speed = Require.positive("speed", speed);
+        this.school = school;
+        this.establishDays = (int) Require.within("establishDays", establishDays, 7, 200);
+        this.hardy = hardy;
+        this.seasons = species.twoSeasons() ? 2 : 1;
+        this.leafless = Phenology.leafless(climate, species).orElse(null);
+        this.growthStops = Phenology.growthStops(climate, species).orElse(null);
+        this.opens = Phenology.warmsTo(climate, species.opensAtMeanC()).orElse(null);
+    }
+
+    /** What a start date is worth. */
+    public SettingWindow on(LocalDate start) {
+        LocalDate deadline = deadline(start).orElse(null);
+        double p = deadline == null ? 1 : readyP(start, deadline);
+        if (isTooEarly(start)) {
+            return new SettingWindow(start, p, deadline, WindowClass.CLOSED, SettingWindow.End.TOO_EARLY);
+        }
+        boolean nearLeafFall = leafless != null && isNearLeafFall(start, leafless);
+        if (p >= GOOD_P && !nearLeafFall) {
+            return new SettingWindow(start, p, deadline, WindowClass.GOOD, null);
+        }
+        if (p >= RISKY_P) {
+            return new SettingWindow(start, p, deadline, WindowClass.RISKY, null);
+        }
+        boolean overwinters = hardy
+                && !nearLeafFall
+                && leafless != null
+                && readyP(start, leafOutAfterWinter(start, leafless)) >= GOOD_P;
+        WindowClass windowClass = overwinters ? WindowClass.OVERWINTER : WindowClass.CLOSED;
+        return new SettingWindow(start, p, deadline, windowClass, SettingWindow.End.TOO_LATE);
+    }
+
+    /** Every start date of the half-open span [from, to). */
+    public List<SettingWindow> between(LocalDate from, LocalDate to) {
+        List<SettingWindow> all = new ArrayList<>();
+        for (LocalDate day = from; day.isBefore(to); day = day.plusDays(1)) {
+            all.add(on(day));
+        }
+        return all;
+    }
+
+    /** Runs of equal class in the half-open span [from, to), in order: what a year strip draws. */
+    public List<Band> bands(LocalDate from, LocalDate to) {
+        List<Band> bands = new ArrayList<>();
+        for (SettingWindow one : between(from, to)) {
+            Band last = bands.isEmpty() ? null : bands.get(bands.size() - 1);
+            if (last != null && last.windowClass() == one.windowClass() && last.end() == one.end()) {
+                bands.set(
+                        bands.size() - 1,
+                        new Band(last.from(), one.start().plusDays(1), last.windowClass(), last.end()));
+            } else {
+                bands.add(new Band(one.start(), one.start().plusDays(1), one.windowClass(), one.end()));
+            }
+        }
+        return bands;
+    }
+
+    /**
+     * Start dates of one class.
+     *
+     * @param from the first of them
+     * @param to the day after the last
+     * @param end which end closed them; null if they are not closed
+     */
+    public record Band(LocalDate from, LocalDate to, WindowClass windowClass, SettingWindow.@Nullable End end) {}
+
+    /** The first GOOD start date of the growing year that a day lies in; empty if there is none. */
+    public Optional<LocalDate> firstGood(LocalDate day) {
+        LocalDate year = growingYear(day);
+        return first(year, year.plusYears(1), one -> one.windowClass() == WindowClass.GOOD);
+    }
+
+    /** The last GOOD start date of that year; empty if there is none. */
+    public Optional<LocalDate> lastGood(LocalDate day) {
+        LocalDate year = growingYear(day);
+        for (LocalDate one = year.plusYears(1).minusDays(1); !one.isBefore(year); one = one.minusDays(1)) {
+            if (on(one).windowClass() == WindowClass.GOOD) {
+                return Optional.of(one);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The next GOOD start date on or after a day, within two years. */
+    public Optional<LocalDate> nextGood(LocalDate day) {
+        return first(day, day.plusYears(2), one -> one.windowClass() == WindowClass.GOOD);
+    }
+
+    private Optional<LocalDate> first(LocalDate from, LocalDate to, Predicate<SettingWindow> wanted) {
+        for (LocalDate day = from; day.isBefore(to); day = day.plusDays(1)) {
+            if (wanted.test(on(day))) {
+                return Optional.of(day);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * The last day by which a layer set on the start should be ready; empty where no frost comes, or where growth never
+     * stops.
+     */
+    public Optional<LocalDate> deadline(LocalDate start) {
+        Optional<FrostCalendar> frosts = climate.frosts();
+        if (frosts.isEmpty()) {
+            return Optional.empty();
+        }
+        LocalDate year = growingYear(start).plusYears(seasons - 1L);
+        if (school == School.IN_LEAF) {
+            return Optional.of(frosts.get().nextFirstEarly(year).minusDays(establishDays));
+        }
+        return Optional.ofNullable(growthStops).map(day -> onOrAfter(day, year));
+    }
+
+    /** Probability of a full ball by the end of a day, if it is set on the start. */
+    public double readyP(LocalDate start, LocalDate by) {
+        double thermalDays = speed * sums.between(start, by.plusDays(1));
+        return thermalDays > 0 ? ready.readyBy(thermalDays) : 0;
+    }
+
+    /** Probability of a full ball by the deadline; 1 where there is none. */
+    public double readyInTimeP(LocalDate start) {
+        return deadline(start).map(by -> readyP(start, by)).orElse(1.0);
+    }
+
+    private boolean isTooEarly(LocalDate start) {
+        if (opens == null) {
+            return true;
+        }
+        LocalDate year = growingYear(start);
+        LocalDate lastFrost =
+                climate.frosts().map(frosts -> frosts.nextLastAverage(year)).orElse(year);
+        return start.isBefore(onOrAfter(opens, year)) || start.isBefore(lastFrost);
+    }
+
+    /** Whether fewer than 30 days are left to this growing year's leaf fall, or it is past. */
+    private boolean isNearLeafFall(LocalDate start, DaysOfYear leafless) {
+        LocalDate leafFall = onOrAfter(leafless.from(), growingYear(start));
+        return ChronoUnit.DAYS.between(start, leafFall) < LEAF_FALL_DAYS;
+    }
+
+    private LocalDate leafOutAfterWinter(LocalDate start, DaysOfYear leafless) {
+        return onOrAfter(leafless.to(), growingYear(start).plusYears(1)).plusDays(OVERWINTER_DAYS);
+    }
+
+    /** The start of the growing year that a day lies in. */
+    private LocalDate growingYear(LocalDate day) {
+        LocalDate turn = LocalDate.ofYearDay(day.getYear(), climate.coldestDayOfYear());
+        return turn.isAfter(day) ? LocalDate.ofYearDay(day.getYear() - 1, climate.coldestDayOfYear()) : turn;
+    }
+
+    private static LocalDate onOrAfter(int dayOfYear, LocalDate day) {
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), dayOfYear);
+        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, dayOfYear) : thisYear;
+    }
+}
