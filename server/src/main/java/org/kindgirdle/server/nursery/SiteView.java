@@ -27,8 +27,13 @@ public record SiteView(
         Double latitude,
 
         @NotBlank @Size(max = 40) String zone,
-        @NotNull @Size(min = 12, max = 12) List<@NotNull @Within(low = -70, high = 60, unit = "C") Double> minC,
-        @NotNull @Size(min = 12, max = 12) List<@NotNull @Within(low = -70, high = 60, unit = "C") Double> maxC,
+
+        @NotNull @Size(min = 12, max = 12, message = "must have twelve values, January first")
+        List<@NotNull @Within(low = -70, high = 60, unit = "C") Double> minC,
+
+        @NotNull @Size(min = 12, max = 12, message = "must have twelve values, January first")
+        List<@NotNull @Within(low = -70, high = 60, unit = "C") Double> maxC,
+
         @Valid @Nullable FrostsView frosts,
         @NotNull @Within(low = -70, high = 40, unit = "C") Double winterLowC,
         @NotEmpty Set<DayOfWeek> roundDays,

@@ -196,8 +196,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     /** A constraint says "must be" what is allowed. */
     private static Violation violation(String field, @Nullable Object value, String message) {
+        if (message.equals("must be there")) {
+            return missing(field);
+        }
         String allowed = message.startsWith("must be ") ? message.substring("must be ".length()) : message;
-        return new Violation(field, shown(value), allowed, message);
+        // a secret is never sent back, nor does it get into anybody's log of answers
+        boolean isSecret = field.endsWith("password") || field.endsWith("token");
+        return new Violation(field, isSecret ? null : shown(value), allowed, message);
     }
 
     private static String join(String path, String name) {

@@ -22,7 +22,9 @@ record SetRequest(
         @NotNull @Within(low = 1, high = 1e12) Long recipeId,
         @Nullable LocalDate setOn,
         @Nullable @Size(max = 500) String reason,
-        @NotNull @Size(min = 1, max = 200) List<@NotNull @Valid RowRequest> rows) {
+
+        @NotNull @Size(min = 1, max = 200, message = "must have {min} to {max} rows")
+        List<@NotNull @Valid RowRequest> rows) {
 
     /**
      * One branch. Lengths are numbers in mm, or text with a unit.

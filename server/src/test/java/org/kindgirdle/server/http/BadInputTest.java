@@ -131,7 +131,7 @@ class BadInputTest {
             diameterMm | NaN | rows[0].diameterMm |
             diameterMm | "20" | rows[0].diameterMm | Type a number and one of: mm
             diameterMm | "3 furlongs" | rows[0].diameterMm | Type a number and one of: mm
-            diameterMm | null | rows[0].diameterMm | must not be null
+            diameterMm | null | rows[0].diameterMm | must be there
             diameterMm | true | rows[0].diameterMm | a number
             wood | "OAK" | rows[0].wood | one of SOFT, ONE_TWO
             wood | 1 | rows[0].wood | one of SOFT, ONE_TWO

@@ -65,6 +65,18 @@ class SignInTest {
     }
 
     @Test
+    void a_refused_password_is_not_sent_back() {
+        Client.Answer refused = nursery.owner()
+                .post(
+                        "/api/v1/people",
+                        Map.of("name", "brin", "fullName", "Brin", "password", "brief-7", "role", "VIEWER"))
+                .expect(400);
+        assertThat(refused.body().toString())
+                .contains("must have 10 to 64 characters")
+                .doesNotContain("brief-7");
+    }
+
+    @Test
     void a_grower_records_but_does_not_change_the_house() {
         nursery.grower()
                 .post("/api/v1/recipes", TestNursery.recipeBody("Not mine"))

@@ -1,0 +1,97 @@
+package org.kindgirdle.core.sever;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The days of the forecast, the best one for severing first, each with why it is not the best: the lowest vapour
+ * pressure deficit among days that are neither hot nor windy.
+ *
+ * @param ranked best first; days that will not do come last, in the same order among themselves
+ */
+public record BestDay(List<Ranked> ranked) {
+
+    /** From this highest temperature on a day is hot, C. */
+    public static final double HOT_C = 30;
+
+    /** Above this a day is windy, m/s. */
+    public static final double WINDY_MS = 8;
+
+    /** How many days are looked ahead. */
+    public static final int DAYS = 7;
+
+    public BestDay {
+        ranked = List.copyOf(ranked);
+    }
+
+    /** Why a day is not the best. */
+    public enum Against {
+        HOT,
+        WINDY,
+        /** it would do, but another is damper */
+        DRIER_THAN_THE_BEST
+    }
+
+    /**
+     * A day and what speaks against it.
+     *
+     * @param against in the order of the enum; empty for the best day
+     * @param moreVpdKpa how much drier it is than the best; null if no day will do
+     */
+    public record Ranked(
+            DayAhead day, List<Against> against, @Nullable Double moreVpdKpa) {
+
+        public Ranked {
+            against = List.copyOf(against);
+        }
+
+        public boolean willDo() {
+            return !against.contains(Against.HOT) && !against.contains(Against.WINDY);
+        }
+    }
+
+    /** @param forecast any number of days, of which the first seven by date count */
+    public static BestDay of(List<DayAhead> forecast) {
+        List<DayAhead> week = forecast.stream()
+                .sorted(Comparator.comparing(DayAhead::on))
+                .limit(DAYS)
+                .toList();
+        Optional<DayAhead> best = week.stream()
+                .filter(day -> objections(day).isEmpty())
+                .min(Comparator.comparingDouble(DayAhead::vpdKpa).thenComparing(DayAhead::on));
+        List<Ranked> ranked = new ArrayList<>();
+        for (DayAhead day : week) {
+            List<Against> against = new ArrayList<>(objections(day));
+            if (best.isPresent()
+                    && !day.equals(best.get())
+                    && day.vpdKpa() > best.get().vpdKpa()) {
+                against.add(Against.DRIER_THAN_THE_BEST);
+            }
+            Double more = best.map(one -> day.vpdKpa() - one.vpdKpa()).orElse(null);
+            ranked.add(new Ranked(day, against, more));
+        }
+        ranked.sort(Comparator.comparing((Ranked one) -> !one.willDo())
+                .thenComparingDouble(one -> one.day().vpdKpa())
+                .thenComparing(one -> one.day().on()));
+        return new BestDay(ranked);
+    }
+
+    /** The day to cut; empty if none will do. */
+    public Optional<DayAhead> best() {
+        return ranked.stream().filter(Ranked::willDo).map(Ranked::day).findFirst();
+    }
+
+    private static List<Against> objections(DayAhead day) {
+        List<Against> against = new ArrayList<>();
+        if (day.maxC() >= HOT_C) {
+            against.add(Against.HOT);
+        }
+        if (day.windMs() != null && day.windMs() > WINDY_MS) {
+            against.add(Against.WINDY);
+        }
+        return against;
+    }
+}
