@@ -52,6 +52,9 @@ public final class Projector {
 
     private static final int CURVE_POINTS = 40;
 
+    /** How far ahead a change of the next step is looked for, days. */
+    private static final int COMING_DAYS = 400;
+
     private final LayerContext context;
     private final LayerState state;
     private final LocalDate today;
@@ -117,6 +120,32 @@ public final class Projector {
         }
         return curve;
     }
+
+    /**
+     * The first day on which the next step will be another if nothing is recorded till then, by forecast and normals;
+     * empty if it stays the same for more than a year, or the layer is off its mother.
+     */
+    public static Optional<ComingStep> nextChange(LayerState state, LayerContext context, LocalDate today) {
+        Verdict now = project(state, context, today).verdict();
+        if (now == null) {
+            return Optional.empty();
+        }
+        for (int ahead = 1; ahead <= COMING_DAYS; ahead++) {
+            LocalDate day = today.plusDays(ahead);
+            Verdict then = project(state, context, day).verdict();
+            if (then != null && then.step() != now.step()) {
+                return Optional.of(new ComingStep(day, then));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * A verdict that time alone will bring.
+     *
+     * @param on the first day that it holds
+     */
+    public record ComingStep(LocalDate on, Verdict verdict) {}
 
     /**
      * @param on a day

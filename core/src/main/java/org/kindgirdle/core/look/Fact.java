@@ -1,6 +1,7 @@
 package org.kindgirdle.core.look;
 
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.units.Require;
 
 /**
  * One input that a rule read, with its value; it compares by equality and holds no prose.
@@ -51,6 +52,23 @@ public record Fact(Name name, @Nullable Object value) {
         public Source source() {
             return source;
         }
+    }
+
+    /** The value where there must be one. */
+    Object present() {
+        return Require.present(name.name(), value);
+    }
+
+    boolean isTrue() {
+        return (Boolean) present();
+    }
+
+    int count() {
+        return (Integer) present();
+    }
+
+    double number() {
+        return (Double) present();
     }
 
     static Fact of(Name name, NextStepInputs in) {

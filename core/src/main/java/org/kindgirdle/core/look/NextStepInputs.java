@@ -90,6 +90,6 @@ public record NextStepInputs(
     }
 
     boolean isStalledTwice() {
-        return stalledLooks >= 2;
+        return stalledLooks >= Thresholds.STALLED_LOOKS;
     }
 }

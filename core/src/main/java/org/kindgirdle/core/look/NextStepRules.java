@@ -54,7 +54,9 @@ public enum NextStepRules {
             CONDITIONS),
     TOP_WILTED(in -> !in.isFilled() && in.has(Condition.TOP_WILTED) ? NextStep.RELIEVE : null, CONDITIONS),
     FIRST_LOOK_DUE(
-            in -> !in.isFilled() && !in.looked() && in.readyP() >= .5 ? NextStep.LOOK_NOW : null, LOOKED, READY_P),
+            in -> !in.isFilled() && !in.looked() && in.readyP() >= Thresholds.LOOK_P ? NextStep.LOOK_NOW : null,
+            LOOKED,
+            READY_P),
     BRIDGED(
             in -> in.isFilled() || !in.has(Condition.BRIDGED)
                     ? null
@@ -95,7 +97,7 @@ public enum NextStepRules {
     EMPTY_SECTORS(
             in -> in.specimen()
                             && in.coverage() < .5
-                            && in.rescores() < 2
+                            && in.rescores() < Thresholds.MOST_RESCORES
                             && in.growing()
                             && in.isFrostAtLeast(Thresholds.AMPLE_DAYS)
                     ? NextStep.RESCORE

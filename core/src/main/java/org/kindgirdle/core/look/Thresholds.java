@@ -18,7 +18,15 @@ final class Thresholds {
     /** A layer that should have been ready with this probability is overdue. */
     static final double OVERDUE_P = .95;
 
+    /** A layer never looked at is looked at when it is ready with this probability. */
+    static final double LOOK_P = .5;
+
     static final int MOST_RERINGS = 2;
+
+    static final int MOST_RESCORES = 2;
+
+    /** So many looks in growth without progress are a standstill. */
+    static final int STALLED_LOOKS = 2;
 
     private Thresholds() {}
 }

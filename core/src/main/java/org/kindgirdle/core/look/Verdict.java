@@ -1,5 +1,7 @@
 package org.kindgirdle.core.look;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
@@ -32,6 +34,39 @@ public record Verdict(NextStep step, NextStepRules decidedBy, List<Entry> entrie
 
         public Entry {
             facts = Set.copyOf(facts);
+        }
+    }
+
+    /**
+     * What is otherwise in another verdict: every rule whose outcome or facts differ, in rule order.
+     *
+     * @param later a verdict by the same rules
+     */
+    public List<Difference> diff(Verdict later) {
+        List<Difference> differences = new ArrayList<>();
+        for (int i = 0; i < entries.size(); i++) {
+            Entry before = entries.get(i);
+            Entry after = later.entries.get(i);
+            if (!before.equals(after)) {
+                differences.add(new Difference(before, after));
+            }
+        }
+        return differences;
+    }
+
+    /**
+     * One rule in two verdicts.
+     *
+     * @param before its entry in the first
+     * @param after its entry in the second
+     */
+    public record Difference(Entry before, Entry after) {
+
+        /** Inputs that both read with another value, as they were. */
+        public Set<Fact> changedFacts() {
+            Set<Fact> changed = new HashSet<>(before.facts());
+            changed.removeAll(after.facts());
+            return after.facts().isEmpty() ? Set.of() : changed;
         }
     }
 

@@ -140,6 +140,27 @@ class ProjectorTest {
     }
 
     @Test
+    void the_day_that_is_named_is_the_first_on_which_time_alone_changes_the_step() {
+        for (Carrow quince : new Carrow[] {
+            new Carrow().set(),
+            new Carrow().set().look(JULY, RootStage.ROOTED, 2),
+            new Carrow().set().look(JULY, RootStage.FILLED, 3)
+        }) {
+            LayerContext context = Carrow.context(Carrow.QUINCE);
+            LayerState state = Replay.of(quince.journal());
+            Projector.ComingStep coming =
+                    Projector.nextChange(state, context, JULY).orElseThrow();
+            NextStep now = step(Projector.project(state, context, JULY));
+            for (LocalDate day = JULY; day.isBefore(coming.on()); day = day.plusDays(1)) {
+                assertThat(step(Projector.project(state, context, day))).isEqualTo(now);
+            }
+            assertThat(step(Projector.project(state, context, coming.on())))
+                    .isEqualTo(coming.verdict().step())
+                    .isNotEqualTo(now);
+        }
+    }
+
+    @Test
     void release_wants_roots_growth_and_time_before_frost() {
         Carrow plant = new Carrow()
                 .set()

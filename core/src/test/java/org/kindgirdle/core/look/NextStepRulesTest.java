@@ -48,7 +48,7 @@ class NextStepRulesTest {
                 .isEqualTo(NextStep.SEVER_NOW);
     }
 
-    private static NextStepInputs inputs(Set<Condition> conditions, RootStage stage, @Nullable Integer daysToFrost) {
+    static NextStepInputs inputs(Set<Condition> conditions, RootStage stage, @Nullable Integer daysToFrost) {
         return new NextStepInputs(
                 conditions,
                 true,
@@ -71,7 +71,7 @@ class NextStepRulesTest {
                 School.IN_LEAF);
     }
 
-    private static NextStepInputs any() {
+    static NextStepInputs any() {
         Set<Condition> conditions = EnumSet.noneOf(Condition.class);
         for (Condition condition : Condition.values()) {
             if (RANDOM.nextInt(12) == 0) {

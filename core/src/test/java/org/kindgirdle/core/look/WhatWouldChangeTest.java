@@ -1,0 +1,66 @@
+package org.kindgirdle.core.look;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.growth.RootStage;
+
+class WhatWouldChangeTest {
+
+    @Test
+    void every_change_that_is_named_gives_the_step_that_it_names() {
+        for (int i = 0; i < 3000; i++) {
+            NextStepInputs in = NextStepRulesTest.any();
+            NextStep now = NextStepRules.decide(in).step();
+            for (WhatWouldChange.Change change : WhatWouldChange.of(in)) {
+                assertThat(change.step()).isNotEqualTo(now);
+                assertThat(NextStepRules.decide(WhatWouldChange.with(in, change.to()))
+                                .step())
+                        .as(in + " with " + change.to())
+                        .isEqualTo(change.step());
+            }
+        }
+    }
+
+    @Test
+    void replacing_an_input_by_itself_changes_nothing() {
+        for (int i = 0; i < 500; i++) {
+            NextStepInputs in = NextStepRulesTest.any();
+            for (Fact.Name name : Fact.Name.values()) {
+                assertThat(WhatWouldChange.with(in, Fact.of(name, in))).isEqualTo(in);
+            }
+        }
+    }
+
+    @Test
+    void a_full_ball_too_near_frost_is_cut_if_frost_were_six_weeks_off() {
+        NextStepInputs in = NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 41);
+        assertThat(NextStepRules.decide(in).step()).isEqualTo(NextStep.HOLD_DORMANT);
+        assertThat(WhatWouldChange.of(in))
+                .contains(
+                        new WhatWouldChange.Change(new Fact(Fact.Name.DAYS_TO_FROST, 42), NextStep.SEVER_NOW),
+                        new WhatWouldChange.Change(new Fact(Fact.Name.COVER, true), NextStep.SEVER_TO_COVER),
+                        new WhatWouldChange.Change(new Fact(Fact.Name.ESTABLISH_DAYS, 41), NextStep.SEVER_NOW));
+    }
+
+    @Test
+    void two_verdicts_differ_in_the_rules_that_read_what_changed() {
+        Verdict before = NextStepRules.decide(NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 42));
+        Verdict after = NextStepRules.decide(NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 41));
+        assertThat(before.diff(before)).isEmpty();
+        List<Verdict.Difference> differences = before.diff(after);
+        assertThat(differences)
+                .extracting(one -> one.before().rule())
+                .contains(NextStepRules.ROOM, NextStepRules.NO_ROOM)
+                .doesNotContain(NextStepRules.TOP_DEAD, NextStepRules.LEAF_FALLEN);
+        Verdict.Difference room = differences.stream()
+                .filter(one -> one.before().rule() == NextStepRules.ROOM)
+                .findFirst()
+                .orElseThrow();
+        assertThat(room.before().outcome()).isEqualTo(Verdict.Outcome.APPLIED);
+        assertThat(room.after().outcome()).isEqualTo(Verdict.Outcome.PASSED_OVER);
+        assertThat(room.changedFacts()).containsExactly(new Fact(Fact.Name.DAYS_TO_FROST, 42));
+    }
+}
