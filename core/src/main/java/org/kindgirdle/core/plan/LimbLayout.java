@@ -1,0 +1,90 @@
+package org.kindgirdle.core.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.kindgirdle.core.units.Require;
+
+/**
+ * Several layers on one limb, numbered from the tip: in that order they are severed. Between two balls there must be
+ * 200 mm and two nodes, and every stretch between two rings needs leaves of its own, for its sugar comes from nowhere
+ * else.
+ *
+ * @param fromTheTip the balls in the order of their numbers, 1 first
+ * @param faults what is wrong, in the order of the numbers
+ */
+public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
+
+    /** Least distance between two balls, mm. */
+    public static final double LEAST_GAP_MM = 200;
+
+    /** Least number of nodes between two balls. */
+    public static final int LEAST_NODES = 2;
+
+    public LimbLayout {
+        fromTheTip = List.copyOf(fromTheTip);
+        faults = List.copyOf(faults);
+    }
+
+    /**
+     * One layer on the limb.
+     *
+     * @param code its own
+     * @param fromTipMm from the limb's tip to the ball's tip end, 0 to 30 000 mm
+     * @param lengthMm of the ball, above 0 to 1000 mm
+     * @param nodesBelow nodes between it and the next ball towards the base
+     * @param leavesBelow leaves on that stretch
+     */
+    public record Ball(String code, double fromTipMm, double lengthMm, int nodesBelow, int leavesBelow) {
+
+        public Ball {
+            Require.within("fromTipMm", fromTipMm, 0, 30_000);
+            Require.positive("lengthMm", lengthMm);
+            Require.within("lengthMm", lengthMm, 0, 1000);
+            Require.within("nodesBelow", nodesBelow, 0, 1000);
+            Require.within("leavesBelow", leavesBelow, 0, 5000);
+        }
+    }
+
+    /** What can be wrong between a ball and the next one towards the base. */
+    public enum Kind {
+        TOO_CLOSE,
+        TOO_FEW_NODES,
+        NO_LEAVES_BETWEEN
+    }
+
+    /**
+     * A fault.
+     *
+     * @param upper number of the ball on the tip side
+     * @param measured the gap in mm, the nodes or the leaves
+     */
+    public record Fault(Kind kind, int upper, double measured) {}
+
+    /** @param balls in any order */
+    public static LimbLayout of(List<Ball> balls) {
+        List<Ball> ordered = balls.stream()
+                .sorted(Comparator.comparingDouble(Ball::fromTipMm).thenComparing(Ball::code))
+                .toList();
+        List<Fault> faults = new ArrayList<>();
+        for (int i = 0; i + 1 < ordered.size(); i++) {
+            Ball upper = ordered.get(i);
+            double gap = ordered.get(i + 1).fromTipMm() - upper.fromTipMm() - upper.lengthMm();
+            if (gap < LEAST_GAP_MM) {
+                faults.add(new Fault(Kind.TOO_CLOSE, i + 1, gap));
+            }
+            if (upper.nodesBelow() < LEAST_NODES) {
+                faults.add(new Fault(Kind.TOO_FEW_NODES, i + 1, upper.nodesBelow()));
+            }
+            if (upper.leavesBelow() == 0) {
+                faults.add(new Fault(Kind.NO_LEAVES_BETWEEN, i + 1, 0));
+            }
+        }
+        return new LimbLayout(ordered, faults);
+    }
+
+    /** The layer that must come off before any other: the one nearest to the tip. */
+    public boolean mayBeSevered(String code) {
+        return !fromTheTip.isEmpty() && fromTheTip.get(0).code().equals(code);
+    }
+}

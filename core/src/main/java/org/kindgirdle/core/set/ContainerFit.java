@@ -1,0 +1,30 @@
+package org.kindgirdle.core.set;
+
+import org.kindgirdle.core.units.Require;
+
+/** How a pod, bag or pot that the house keeps compares with the ball that the branch asks for. */
+public enum ContainerFit {
+    /** holds much less than the ball: it dries sooner and fills sooner */
+    TOO_SMALL,
+    FITS,
+    /** holds much more: it stays wet, and weighs more than it must */
+    TOO_LARGE;
+
+    /** A container from this share of the ball's volume on fits. A planning default. */
+    private static final double LEAST = .7;
+
+    private static final double MOST = 1.6;
+
+    /**
+     * @param containerMl above 0 to 100 000 mL
+     * @param ballMl above 0 to 100 000 mL
+     */
+    public static ContainerFit of(double containerMl, double ballMl) {
+        Require.positive("containerMl", containerMl);
+        Require.within("containerMl", containerMl, 0, 100_000);
+        Require.positive("ballMl", ballMl);
+        Require.within("ballMl", ballMl, 0, 100_000);
+        double share = containerMl / ballMl;
+        return share < LEAST ? TOO_SMALL : share > MOST ? TOO_LARGE : FITS;
+    }
+}

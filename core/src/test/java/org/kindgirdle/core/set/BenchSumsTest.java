@@ -1,0 +1,115 @@
+package org.kindgirdle.core.set;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.climate.Exposure;
+import org.kindgirdle.core.set.Checklist.Step;
+
+class BenchSumsTest {
+
+    @ParameterizedTest
+    @CsvSource({
+        "FULL, 39, 33, false, true, BALL_TOO_HOT",
+        "SHADE, 39, 20, true, false, BALL_TOO_HOT",
+        "FULL, 30, 25, false, true, ALGAE",
+        "PART, 30, 25, false, false, SUN_OR_HEAT",
+        "SHADE, 30, 31, false, false, SUN_OR_HEAT",
+        "FULL, 20, 15, true, false, LATE_IN_THE_SEASON",
+        "SHADE, 20, 15, false, false, NO_NEED",
+    })
+    void the_cover_fits_place_and_season(
+            Exposure exposure, double ball, double day, boolean late, boolean algae, CoverAdvice.Reason reason) {
+        assertThat(CoverAdvice.of(exposure, ball, day, late, algae).reason()).isEqualTo(reason);
+    }
+
+    @Test
+    void a_ball_that_cooks_gets_foil_and_nothing_else() {
+        assertThat(CoverAdvice.of(Exposure.FULL, 40, 35, true, false).covers()).containsExactly(Cover.FOIL);
+        assertThat(CoverAdvice.of(Exposure.FULL, 20, 12, true, false).covers())
+                .containsExactlyInAnyOrder(Cover.CLEAR, Cover.BLACK);
+        assertThatThrownBy(() -> CoverAdvice.of(Exposure.FULL, Double.NaN, 12, true, false))
+                .hasMessageContaining("hottestBallC");
+    }
+
+    @Test
+    void a_days_list_adds_up_over_the_batches() {
+        RingAndBall ball = RingAndBall.of(18, false, false);
+        MediumMix moss = new MediumMix(Map.of("moss", 1.0));
+        MediumMix mix = new MediumMix(Map.of("moss", 1.0, "perlite", 1.0));
+        ShoppingList list = ShoppingList.of(List.of(
+                new ShoppingList.Batch(10, ball, 400, moss, true, true, false, 4),
+                new ShoppingList.Batch(4, ball, 500, mix, false, false, true, 1)));
+        assertThat(list.ingredientsL().get("moss")).isCloseTo(1.15 * (4 + 1), within(1e-12));
+        assertThat(list.ingredientsL().get("perlite")).isCloseTo(1.15, within(1e-12));
+        assertThat(list.filmCm2()).isCloseTo(10 * ball.filmCm2(), within(1e-9));
+        assertThat(list.ties()).isEqualTo(28);
+        assertThat(list.containers()).isEqualTo(4);
+        assertThat(list.labels()).isEqualTo(14);
+        assertThat(list.minutes()).isEqualTo(44);
+        assertThat(ShoppingList.of(List.of()).ingredientsL()).isEmpty();
+    }
+
+    @Test
+    void a_container_fits_the_ball_or_says_how_not() {
+        assertThat(ContainerFit.of(200, 400)).isEqualTo(ContainerFit.TOO_SMALL);
+        assertThat(ContainerFit.of(400, 400)).isEqualTo(ContainerFit.FITS);
+        assertThat(ContainerFit.of(900, 400)).isEqualTo(ContainerFit.TOO_LARGE);
+        assertThatThrownBy(() -> ContainerFit.of(0, 400)).hasMessageContaining("containerMl");
+    }
+
+    @Test
+    void a_scraped_ring_is_cut_peeled_and_scraped_before_it_is_dressed() {
+        assertThat(Checklist.of(Method.AIR, Wound.RING_SCRAPED, 3000, Wrap.TIED_FILM, true))
+                .containsExactly(
+                        Step.WATER_THE_MOTHER,
+                        Step.TRY_THE_BARK,
+                        Step.CLEAN_BLADE,
+                        Step.STRIP_LEAVES_UNDER_THE_BALL,
+                        Step.TAKE_OFF_FRUIT_BEYOND,
+                        Step.UPPER_CUT,
+                        Step.LOWER_CUT,
+                        Step.SLIT,
+                        Step.PEEL,
+                        Step.SCRAPE,
+                        Step.DRESS_WITH_HORMONE,
+                        Step.SQUEEZE_MEDIUM,
+                        Step.WRAP_TIGHT,
+                        Step.TIE,
+                        Step.COVER,
+                        Step.PROP,
+                        Step.LABEL);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Method.class)
+    void every_method_ends_with_the_label_and_cuts_with_a_clean_blade(Method method) {
+        for (Wound wound : Wound.values()) {
+            List<Step> steps = Checklist.of(method, wound, 0, Wrap.SLIT_BAG, false);
+            assertThat(steps.get(steps.size() - 1)).isEqualTo(Step.LABEL);
+            assertThat(steps).doesNotHaveDuplicates().doesNotContain(Step.DRESS_WITH_HORMONE, Step.PROP);
+            if (steps.contains(Step.UPPER_CUT)) {
+                assertThat(steps.indexOf(Step.CLEAN_BLADE)).isLessThan(steps.indexOf(Step.UPPER_CUT));
+            }
+        }
+        assertThat(Checklist.of(Method.POT_STOOL, Wound.RING_SCRAPED, 0, Wrap.SPLIT_POT, false))
+                .contains(Step.KEEP_A_SHOOT_IN_THE_LIGHT);
+        assertThat(Checklist.of(Method.FOIL_START, Wound.UNWOUNDED, 0, Wrap.FOIL_ONLY, false))
+                .contains(Step.LEAVE_TWO_NODES_BETWEEN);
+    }
+
+    @Test
+    void cautions_stand_where_they_bite() {
+        assertThat(Step.UPPER_CUT.cautions()).containsExactly(Checklist.Caution.BLADE);
+        assertThat(Step.DRESS_WITH_HORMONE.cautions()).containsExactly(Checklist.Caution.HORMONE);
+        assertThat(Step.LABEL.cautions()).isEmpty();
+    }
+}
