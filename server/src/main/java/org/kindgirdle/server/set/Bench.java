@@ -4,15 +4,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
-import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.layer.LayerContext;
@@ -22,25 +16,19 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.look.School;
-import org.kindgirdle.core.plan.MotherCapacity;
+import org.kindgirdle.core.plan.Level;
 import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.SettingWindows;
-import org.kindgirdle.core.plan.WindowClass;
 import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.server.journal.LayerJournal;
-import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.RecipeView;
-import org.kindgirdle.server.nursery.Rights;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
-import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
-import org.kindgirdle.server.words.Format;
-import org.kindgirdle.server.words.Phrases;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -48,28 +36,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Bench {
 
-    private static final int LEAVES_WANTED = 4;
-
     private final Snapshots snapshots;
     private final LayerJournal journal;
-    private final MotherLoad motherLoad;
+    private final SetRemarks remarks;
     private final BusinessClock clock;
-    private final CurrentPerson person;
-    private final Phrases phrases;
 
-    Bench(
-            Snapshots snapshots,
-            LayerJournal journal,
-            MotherLoad motherLoad,
-            BusinessClock clock,
-            CurrentPerson person,
-            Phrases phrases) {
+    Bench(Snapshots snapshots, LayerJournal journal, SetRemarks remarks, BusinessClock clock) {
         this.snapshots = snapshots;
         this.journal = journal;
-        this.motherLoad = motherLoad;
+        this.remarks = remarks;
         this.clock = clock;
-        this.person = person;
-        this.phrases = phrases;
     }
 
     @Transactional(readOnly = true)
@@ -84,11 +60,11 @@ class Bench {
                 .toList();
         SettingWindow window =
                 window(context, setOn, recipe.school(), layers.get(0).factors().speed());
-        List<SetPreview.Remark> remarks = remarks(request, mother, context, window, nursery);
+        List<SetPreview.Remark> said = remarks.of(request, mother, context, window, nursery);
         return new SetPreview(
                 setOn,
                 window,
-                remarks,
+                said,
                 layers.stream().map(layer -> row(layer, context)).toList());
     }
 
@@ -98,13 +74,13 @@ class Bench {
         SetPreview preview = preview(request);
         String reason = request.reason() == null ? "" : request.reason().strip();
         if (preview.isBlocked() || preview.isWarned() && reason.isEmpty()) {
-            SetPreview.Level level = preview.isBlocked() ? SetPreview.Level.BLOCK : SetPreview.Level.WARN;
+            Level level = preview.isBlocked() ? Level.BLOCK : Level.WARN;
             throw ProblemException.invalid(preview.remarks().stream()
                     .filter(remark -> remark.level() == level)
                     .map(remark -> new Violation(
-                            level == SetPreview.Level.BLOCK ? "motherId" : "reason",
-                            level == SetPreview.Level.BLOCK ? request.motherId() : reason,
-                            level == SetPreview.Level.BLOCK ? "a mother that may be cloned" : "a reason for going on",
+                            level == Level.BLOCK ? "motherId" : "reason",
+                            level == Level.BLOCK ? request.motherId() : reason,
+                            level == Level.BLOCK ? "a mother that may be cloned" : "a reason for going on",
                             remark.sentence()))
                     .toList());
         }
@@ -203,72 +179,5 @@ class Bench {
                 forecast.q90(),
                 forecast.topUp().intervalDays(),
                 forecast.topUp().isUnsuitable());
-    }
-
-    private List<SetPreview.Remark> remarks(
-            SetRequest request,
-            MotherView mother,
-            LayerContext context,
-            SettingWindow window,
-            NurserySnapshot nursery) {
-        SpeciesProfile species = context.species();
-        Format format = new Format(person.units(), nursery.today());
-        Map<String, String> values = new HashMap<>();
-        values.put("mother", mother.code());
-        values.put("variety", mother.variety().isBlank() ? species.common() : mother.variety());
-        values.put("species", species.common());
-        values.put("fit", species.ownRoots().name().toLowerCase(Locale.ROOT));
-        values.put("regulated", species.regulated());
-        values.put("hazards", species.hazards());
-        values.put("thin", format.lengthMm(RingAndBall.THIN_MM));
-        values.put("shoots", String.valueOf(mother.leafyShoots()));
-        List<SetPreview.Remark> all = new ArrayList<>();
-        add(all, mother.sick(), SetPreview.Level.BLOCK, "sick", values);
-        add(all, mother.rights() == Rights.PROTECTED, SetPreview.Level.BLOCK, "rights", values);
-        add(all, species.ownRoots() != OwnRoots.GOOD, SetPreview.Level.WARN, "ownRoots", values);
-        add(all, !species.regulated().isBlank(), SetPreview.Level.WARN, "regulated", values);
-        int underRings = Math.toIntExact(
-                motherLoad.underRings(request.motherId()) + request.rows().size());
-        MotherCapacity capacity = new MotherCapacity(mother.leafyShoots(), underRings, false);
-        values.put("count", String.valueOf(underRings));
-        add(all, capacity.isExceeded(), SetPreview.Level.WARN, "tooMany", values);
-        all.add(window(window, values, format));
-        for (int i = 0; i < request.rows().size(); i++) {
-            values.put("row", String.valueOf(i + 1));
-            SetRequest.RowRequest row = request.rows().get(i);
-            add(all, row.diameterMm() < RingAndBall.THIN_MM, SetPreview.Level.WARN, "thin", values);
-            add(all, row.leavesBeyond() < LEAVES_WANTED, SetPreview.Level.WARN, "leaves", values);
-        }
-        add(all, !species.hazards().isBlank(), SetPreview.Level.CAUTION, "hazards", values);
-        return all.stream()
-                .sorted(Comparator.comparing(SetPreview.Remark::level))
-                .toList();
-    }
-
-    private SetPreview.Remark window(SettingWindow window, Map<String, String> values, Format format) {
-        values.put("start", format.day(window.start()));
-        values.put("p", format.percent(window.readyP()));
-        LocalDate deadline = window.deadline();
-        values.put("deadline", deadline == null ? "" : format.day(deadline));
-        String key = "window." + window.windowClass();
-        if (window.windowClass() == WindowClass.CLOSED) {
-            key = key + "." + window.end();
-        } else if (window.windowClass() == WindowClass.GOOD && deadline == null) {
-            key = key + ".free";
-        }
-        SetPreview.Level level =
-                window.windowClass() == WindowClass.GOOD ? SetPreview.Level.FINE : SetPreview.Level.WARN;
-        return new SetPreview.Remark(level, "window", phrases.say(key, values));
-    }
-
-    private void add(
-            List<SetPreview.Remark> all,
-            boolean applies,
-            SetPreview.Level level,
-            String key,
-            Map<String, String> values) {
-        if (applies) {
-            all.add(new SetPreview.Remark(level, key, phrases.say("plan." + level + "." + key, values)));
-        }
     }
 }

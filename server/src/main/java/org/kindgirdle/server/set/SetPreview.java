@@ -3,6 +3,7 @@ package org.kindgirdle.server.set;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.plan.Level;
 import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.BridgingRisk;
@@ -16,13 +17,6 @@ import org.kindgirdle.core.set.RingAndBall;
  * @param rows in the order in which they were sent
  */
 record SetPreview(LocalDate setOn, SettingWindow window, List<Remark> remarks, List<Row> rows) {
-
-    enum Level {
-        BLOCK,
-        WARN,
-        CAUTION,
-        FINE
-    }
 
     record Remark(Level level, String key, String sentence) {}
 

@@ -18,6 +18,8 @@ import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.plan.BranchRule;
+import org.kindgirdle.core.plan.MotherRule;
 
 class PhrasesTest {
 
@@ -36,6 +38,14 @@ class PhrasesTest {
                         keys("school.", School.values()),
                         keys("rung.", Rung.values()),
                         keys("cause.", LossCause.values()),
+                        Stream.of("SICK", "RIGHTS", "EVERY_SHOOT_BURIED", "NO_SHOOT_BELOW")
+                                .map(rule -> "plan.BLOCK." + rule),
+                        Arrays.stream(MotherRule.values())
+                                .filter(rule -> rule.ordinal() >= MotherRule.NO_SHOOT_BELOW.ordinal()
+                                        && rule != MotherRule.HAZARDS)
+                                .map(rule -> "plan.WARN." + rule),
+                        keys("plan.WARN.", BranchRule.values()),
+                        Stream.of("plan.CAUTION.HAZARDS"),
                         Arrays.stream(NextStep.values())
                                 .filter(step -> !step.name().startsWith("HOLD")
                                         && step != NextStep.WAIT
