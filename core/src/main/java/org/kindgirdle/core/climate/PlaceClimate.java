@@ -13,12 +13,17 @@ import org.kindgirdle.core.units.Require;
 public final class PlaceClimate {
 
     private static final int DAYS_OF_YEAR = 366;
+    private static final int COMMON_YEAR = 365;
 
     private final double latitude;
     // looked up a great many times for each layer: interpolated once
     private final DayTemperatures[] normalDays = new DayTemperatures[DAYS_OF_YEAR + 1];
+    private final Sun[] suns = new Sun[DAYS_OF_YEAR + 1];
     private final int coldestDayOfYear;
     private final int warmestDayOfYear;
+    // the highest mean so far, from the coldest day on, and the lowest so far, from the warmest day on
+    private final double[] risen;
+    private final double[] fallen;
     private final @Nullable FrostCalendar frosts;
     private final double winterLowC;
     private final double vpdFactor;
@@ -42,9 +47,12 @@ public final class PlaceClimate {
         this.latitude = Require.within("latitude", latitude, -90, 90);
         for (int day = 1; day <= DAYS_OF_YEAR; day++) {
             normalDays[day] = new DayTemperatures(normals.minC(day), normals.maxC(day));
+            suns[day] = Sun.over(latitude, day);
         }
         this.coldestDayOfYear = extremeDayOfYear(-1);
         this.warmestDayOfYear = extremeDayOfYear(1);
+        this.risen = runningExtreme(coldestDayOfYear, 1);
+        this.fallen = runningExtreme(warmestDayOfYear, -1);
         this.frosts = frosts;
         this.winterLowC = Require.within("winter low", winterLowC, -70, 40);
         this.vpdFactor = Require.within("VPD factor", vpdFactor, 0.05, 5);
@@ -75,7 +83,7 @@ public final class PlaceClimate {
     }
 
     public Sun sunOn(LocalDate day) {
-        return Sun.over(latitude, day.getDayOfYear());
+        return suns[day.getDayOfYear()];
     }
 
     /** The vapour pressure deficit of the place on a day, kPa. */
@@ -100,6 +108,47 @@ public final class PlaceClimate {
     /** The day of the year with the highest mean normal. */
     public int warmestDayOfYear() {
         return warmestDayOfYear;
+    }
+
+    /** Whether a day's temperatures are the normals, neither measured nor forecast. */
+    public boolean isNormal(LocalDate day) {
+        return !known.containsKey(day);
+    }
+
+    /** The first day of the year, from the coldest on, whose mean normal reaches so many C; empty if none does. */
+    public Optional<Integer> warmsTo(double meanC) {
+        return firstReaching(risen, coldestDayOfYear, 1, meanC);
+    }
+
+    /** The first day of the year, from the warmest on, whose mean normal is down to so many C; empty if none is. */
+    public Optional<Integer> coolsTo(double meanC) {
+        return firstReaching(fallen, warmestDayOfYear, -1, meanC);
+    }
+
+    private double[] runningExtreme(int from, int sign) {
+        double[] extremes = new double[COMMON_YEAR];
+        for (int i = 0; i < COMMON_YEAR; i++) {
+            double mean = normalDays[(from - 1 + i) % COMMON_YEAR + 1].meanC();
+            extremes[i] = i == 0 || sign * mean > sign * extremes[i - 1] ? mean : extremes[i - 1];
+        }
+        return extremes;
+    }
+
+    private static Optional<Integer> firstReaching(double[] extremes, int from, int sign, double meanC) {
+        if (sign * extremes[COMMON_YEAR - 1] < sign * meanC) {
+            return Optional.empty();
+        }
+        int low = 0;
+        int high = COMMON_YEAR - 1;
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (sign * extremes[middle] >= sign * meanC) {
+                high = middle;
+            } else {
+                low = middle + 1;
+            }
+        }
+        return Optional.of((from - 1 + low) % COMMON_YEAR + 1);
     }
 
     private int extremeDayOfYear(int sign) {

@@ -26,8 +26,8 @@ public final class Phenology {
             return Optional.empty();
         }
         double base = species.cardinals().baseC();
-        Optional<Integer> out = firstDay(climate, climate.coldestDayOfYear(), base + LEAF_OUT_ABOVE_BASE_C, true);
-        Optional<Integer> fall = firstDay(climate, climate.warmestDayOfYear(), base + LEAF_FALL_ABOVE_BASE_C, false);
+        Optional<Integer> out = climate.warmsTo(base + LEAF_OUT_ABOVE_BASE_C);
+        Optional<Integer> fall = climate.coolsTo(base + LEAF_FALL_ABOVE_BASE_C);
         return out.isPresent() && fall.isPresent() && !out.equals(fall)
                 ? Optional.of(new DaysOfYear(fall.get(), out.get()))
                 : Optional.empty();
@@ -35,22 +35,6 @@ public final class Phenology {
 
     /** The first day after the warmest on which the mean no longer passes base + 2; empty where growth never stops. */
     public static Optional<Integer> growthStops(PlaceClimate climate, SpeciesProfile species) {
-        return firstDay(climate, climate.warmestDayOfYear(), species.cardinals().baseC() + GROWING_ABOVE_BASE_C, false);
-    }
-
-    /** The first day after the coldest on which the mean normal reaches so many C; the coldest itself if always above. */
-    public static Optional<Integer> warmsTo(PlaceClimate climate, double meanC) {
-        return firstDay(climate, climate.coldestDayOfYear(), meanC, true);
-    }
-
-    private static Optional<Integer> firstDay(PlaceClimate climate, int start, double meanC, boolean rising) {
-        for (int i = 0; i < 365; i++) {
-            int day = (start - 1 + i) % 365 + 1;
-            double mean = climate.normalOn(day).meanC();
-            if (rising ? mean >= meanC : mean <= meanC) {
-                return Optional.of(day);
-            }
-        }
-        return Optional.empty();
+        return climate.coolsTo(species.cardinals().baseC() + GROWING_ABOVE_BASE_C);
     }
 }

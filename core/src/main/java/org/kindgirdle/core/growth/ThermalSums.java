@@ -2,6 +2,7 @@ package org.kindgirdle.core.growth;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.BallWarmth;
@@ -21,8 +22,11 @@ public final class ThermalSums {
     /** A leafless day makes no new sugar and counts as this share of its warmth. */
     private static final double LEAFLESS_SHARE = .25;
 
+    private static final int DAYS_OF_YEAR = 366;
+
     private final LocalDate origin;
     private final double[] sums;
+    private final float[] hottestC;
 
     /**
      * @param from the first day that a layer here can have been set on
@@ -40,12 +44,39 @@ public final class ThermalSums {
         this.origin = from;
         int days = (int) ChronoUnit.DAYS.between(from, to) + HORIZON_DAYS + 1;
         this.sums = new double[days + 1];
+        this.hottestC = new float[days];
+        // a day that is as normals have it is the same every year: it is worked out once
+        double[] normalDays = new double[DAYS_OF_YEAR + 1];
+        float[] normalHottestC = new float[DAYS_OF_YEAR + 1];
+        Arrays.fill(normalDays, Double.NaN);
         for (int i = 0; i < days; i++) {
             LocalDate day = from.plusDays(i);
+            int dayOfYear = day.getDayOfYear();
+            boolean isNormal = climate.isNormal(day);
+            if (isNormal && !Double.isNaN(normalDays[dayOfYear])) {
+                sums[i + 1] = sums[i] + normalDays[dayOfYear];
+                hottestC[i] = normalHottestC[dayOfYear];
+                continue;
+            }
             BallWarmth ball = new BallWarmth(climate.on(day), climate.sunOn(day), exposure, cover);
             double share = leafless != null && leafless.includes(day) ? LEAFLESS_SHARE : 1;
-            sums[i + 1] = sums[i] + share * cardinals.thermalDays(ball);
+            double thermalDays = share * cardinals.thermalDays(ball);
+            sums[i + 1] = sums[i] + thermalDays;
+            hottestC[i] = (float) ball.maxC();
+            if (isNormal) {
+                normalDays[dayOfYear] = thermalDays;
+                normalHottestC[dayOfYear] = hottestC[i];
+            }
         }
+    }
+
+    /** The hottest that a ball gets in the half-open span [from, to), C; not empty. */
+    public double hottestC(LocalDate from, LocalDate to) {
+        float hottest = Float.NEGATIVE_INFINITY;
+        for (int i = index(from); i < index(to); i++) {
+            hottest = Math.max(hottest, hottestC[i]);
+        }
+        return hottest;
     }
 
     /** Thermal days of the half-open span [from, to); 0 if it is empty. */

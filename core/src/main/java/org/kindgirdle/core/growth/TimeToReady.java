@@ -1,20 +1,16 @@
 package org.kindgirdle.core.growth;
 
 import java.util.List;
+import java.util.Objects;
 import org.hipparchus.special.Erf;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.Require;
 
 /**
  * The thermal days from ring to full ball: a lognormal distribution cut to the interval (low, high] that the looks
- * leave open.
- *
- * @param d50 median of the uncut lognormal, thermal days
- * @param sigma standard deviation of its logarithm
- * @param low thermal days, 0 if nothing bounds it from below
- * @param high thermal days, infinite if nothing bounds it from above
- * @param looksAgree false if a look contradicted those before it; the newest then counts
+ * leave open. Its mass is worked out once: a whole nursery asks for it several times a layer.
  */
-public record TimeToReady(double d50, double sigma, double low, double high, boolean looksAgree) {
+public final class TimeToReady {
 
     /** Mass of the cut lognormal below which its tail is no longer trusted and one point stands for it. */
     private static final double LEAST_MASS = 1e-9;
@@ -24,12 +20,55 @@ public record TimeToReady(double d50, double sigma, double low, double high, boo
 
     private static final double SQRT2 = Math.sqrt(2);
 
-    public TimeToReady {
-        Require.positive("d50", d50);
-        Require.positive("sigma", sigma);
+    private final double d50;
+    private final double sigma;
+    private final double low;
+    private final double high;
+    private final boolean looksAgree;
+    private final double zLow;
+
+    /** What lies beyond the lower bound, in the tail nearer to it. */
+    private final double beyondLow;
+
+    private final double mass;
+
+    private TimeToReady(double d50, double sigma, double low, double high, boolean looksAgree) {
+        this.d50 = Require.positive("d50", d50);
+        this.sigma = Require.positive("sigma", sigma);
         if (!(low >= 0 && high > low)) {
             throw new IllegalArgumentException("the interval (" + low + ", " + high + "] is empty");
         }
+        this.low = low;
+        this.high = high;
+        this.looksAgree = looksAgree;
+        this.zLow = z(low);
+        this.beyondLow = zLow > 0 ? above(zLow) : above(-zLow);
+        this.mass = upTo(z(high));
+    }
+
+    /** Median of the uncut lognormal, thermal days. */
+    public double d50() {
+        return d50;
+    }
+
+    /** Standard deviation of its logarithm. */
+    public double sigma() {
+        return sigma;
+    }
+
+    /** Thermal days, 0 if nothing bounds it from below. */
+    public double low() {
+        return low;
+    }
+
+    /** Thermal days, infinite if nothing bounds it from above. */
+    public double high() {
+        return high;
+    }
+
+    /** False if a look contradicted those before it; the newest then counts. */
+    public boolean looksAgree() {
+        return looksAgree;
     }
 
     /** Before any look. */
@@ -62,28 +101,22 @@ public record TimeToReady(double d50, double sigma, double low, double high, boo
         if (!(p > 0 && p < 1)) {
             throw new IllegalArgumentException("probability is " + p + "; it must lie between 0 and 1");
         }
-        if (mass() < LEAST_MASS) {
+        if (mass < LEAST_MASS) {
             return point();
         }
-        double z = isUpperTail()
-                ? -normalQuantile(above(z(low)) - p * mass())
-                : normalQuantile(above(-z(low)) + p * mass());
+        double z = zLow > 0 ? -normalQuantile(beyondLow - p * mass) : normalQuantile(beyondLow + p * mass);
         return Math.max(low, Math.min(high, d50 * Math.exp(sigma * z)));
     }
 
     /** Probability that it is ready when it has had so many thermal days. */
     public double readyBy(double thermalDays) {
-        if (mass() < LEAST_MASS) {
+        if (mass < LEAST_MASS) {
             return thermalDays >= point() ? 1 : 0;
         }
         if (thermalDays <= low) {
             return 0;
         }
-        return thermalDays >= high ? 1 : Math.min(1, between(z(low), z(thermalDays)) / mass());
-    }
-
-    private double mass() {
-        return between(z(low), z(high));
+        return thermalDays >= high ? 1 : Math.min(1, upTo(z(thermalDays)) / mass);
     }
 
     private double point() {
@@ -93,17 +126,13 @@ public record TimeToReady(double d50, double sigma, double low, double high, boo
         return high == Double.POSITIVE_INFINITY ? ABOVE_LOW * low : Math.sqrt(low * high);
     }
 
-    private boolean isUpperTail() {
-        return z(low) > 0;
-    }
-
     private double z(double thermalDays) {
         return Math.log(thermalDays / d50) / sigma;
     }
 
-    /** The standard normal's mass between two points, from the tail nearer to them so that digits are not lost. */
-    private static double between(double from, double to) {
-        return from > 0 ? above(from) - above(to) : above(-to) - above(-from);
+    /** The standard normal's mass from the lower bound on, from the tail nearer to it so that digits are not lost. */
+    private double upTo(double z) {
+        return zLow > 0 ? beyondLow - above(z) : above(-z) - beyondLow;
     }
 
     private static double above(double z) {
@@ -112,5 +141,25 @@ public record TimeToReady(double d50, double sigma, double low, double high, boo
 
     private static double normalQuantile(double p) {
         return -SQRT2 * Erf.erfcInv(2 * p);
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof TimeToReady that
+                && Double.compare(d50, that.d50) == 0
+                && Double.compare(sigma, that.sigma) == 0
+                && Double.compare(low, that.low) == 0
+                && Double.compare(high, that.high) == 0
+                && looksAgree == that.looksAgree;
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(d50, sigma, low, high, looksAgree);
+    }
+
+    @Override
+    public String toString() {
+        return "lognormal(" + d50 + ", " + sigma + ") in (" + low + ", " + high + "]";
     }
 }

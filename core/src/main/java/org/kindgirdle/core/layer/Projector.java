@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.climate.BallWarmth;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.DaysOfYear;
@@ -30,13 +29,11 @@ import org.kindgirdle.core.look.TopUp;
 import org.kindgirdle.core.look.Verdict;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.BranchLoad;
+import org.kindgirdle.core.set.CoverAdvice;
 import org.kindgirdle.core.set.RingAndBall;
 
 /** The projection of one layer from its journal, its context and a day: a pure function. */
 public final class Projector {
-
-    /** A ball forecast to be hotter than this, C, asks for foil. */
-    private static final double TOO_HOT_C = 38;
 
     /** The forecast that is watched for heat, and for a ball that dries, days. */
     private static final int WEEK = 7;
@@ -295,15 +292,7 @@ public final class Projector {
     }
 
     private boolean isTooHot(Cover cover) {
-        PlaceClimate climate = context.climate();
-        for (int ahead = 0; ahead < WEEK; ahead++) {
-            LocalDate day = today.plusDays(ahead);
-            BallWarmth warmth = new BallWarmth(climate.on(day), climate.sunOn(day), context.exposure(), cover);
-            if (warmth.maxC() > TOO_HOT_C) {
-                return true;
-            }
-        }
-        return false;
+        return context.sums().apply(cover).hottestC(today, today.plusDays(WEEK)) > CoverAdvice.HOT_BALL_C;
     }
 
     /** Roots fill a small ball, and it is to stay on the mother for long. */

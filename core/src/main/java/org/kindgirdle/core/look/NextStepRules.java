@@ -23,9 +23,7 @@ import static org.kindgirdle.core.look.Fact.Name.WINDOW_P;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Set;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 
@@ -149,11 +147,12 @@ public enum NextStepRules {
             HARDY);
 
     private final Function<NextStepInputs, @Nullable NextStep> rule;
-    private final Set<Fact.Name> reads;
+    private final Fact.Name[] reads;
 
     NextStepRules(Function<NextStepInputs, @Nullable NextStep> rule, Fact.Name... reads) {
         this.rule = rule;
-        this.reads = Set.of(reads);
+        this.reads = reads;
+        Arrays.sort(reads);
     }
 
     /** The next step for these inputs, with every rule's entry. */
@@ -163,7 +162,7 @@ public enum NextStepRules {
         NextStepRules decidedBy = NO_ROOM;
         for (NextStepRules candidate : values()) {
             if (step != null) {
-                entries.add(new Verdict.Entry(candidate, Verdict.Outcome.NOT_EVALUATED, Set.of()));
+                entries.add(new Verdict.Entry(candidate, Verdict.Outcome.NOT_EVALUATED, List.of()));
                 continue;
             }
             step = candidate.rule.apply(in);
@@ -181,11 +180,12 @@ public enum NextStepRules {
         return new Verdict(step, decidedBy, entries);
     }
 
-    private Set<Fact> facts(NextStepInputs in) {
-        return Arrays.stream(Fact.Name.values())
-                .filter(reads::contains)
-                .map(name -> Fact.of(name, in))
-                .collect(Collectors.toSet());
+    private List<Fact> facts(NextStepInputs in) {
+        Fact[] facts = new Fact[reads.length];
+        for (int i = 0; i < reads.length; i++) {
+            facts[i] = Fact.of(reads[i], in);
+        }
+        return List.of(facts);
     }
 
     private static NextStep again(NextStepInputs in) {

@@ -28,12 +28,12 @@ public record Verdict(NextStep step, NextStepRules decidedBy, List<Entry> entrie
     /**
      * @param rule its stable id
      * @param outcome what became of it
-     * @param facts what it read, with the values; empty if it was not evaluated
+     * @param facts what it read, with the values, in the order of their names; empty if it was not evaluated
      */
-    public record Entry(NextStepRules rule, Outcome outcome, Set<Fact> facts) {
+    public record Entry(NextStepRules rule, Outcome outcome, List<Fact> facts) {
 
         public Entry {
-            facts = Set.copyOf(facts);
+            facts = List.copyOf(facts);
         }
     }
 
@@ -65,13 +65,13 @@ public record Verdict(NextStep step, NextStepRules decidedBy, List<Entry> entrie
         /** Inputs that both read with another value, as they were. */
         public Set<Fact> changedFacts() {
             Set<Fact> changed = new HashSet<>(before.facts());
-            changed.removeAll(after.facts());
+            after.facts().forEach(changed::remove);
             return after.facts().isEmpty() ? Set.of() : changed;
         }
     }
 
     /** The facts that the deciding rule read. */
-    public Set<Fact> facts() {
+    public List<Fact> facts() {
         return entries.stream()
                 .filter(entry -> entry.outcome() == Outcome.APPLIED)
                 .findFirst()

@@ -68,7 +68,7 @@ public final class SettingWindows {
         this.seasons = species.twoSeasons() ? 2 : 1;
         this.leafless = Phenology.leafless(climate, species).orElse(null);
         this.growthStops = Phenology.growthStops(climate, species).orElse(null);
-        this.opens = Phenology.warmsTo(climate, species.opensAtMeanC()).orElse(null);
+        this.opens = climate.warmsTo(species.opensAtMeanC()).orElse(null);
     }
 
     /** What a start date is worth. */
