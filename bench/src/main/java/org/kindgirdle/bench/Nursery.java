@@ -44,29 +44,34 @@ final class Nursery {
 
     static final LocalDate TODAY = LocalDate.of(2026, 7, 10);
 
-    private static final SpeciesProfile MEDLAR = new SpeciesProfile(
-            "MESGER",
-            "Mespilus germanica",
-            "medlar",
-            Difficulty.MODERATE,
-            60,
-            .3,
-            new CardinalTemperatures(5, 22, 36),
-            9,
-            30,
-            Habit.DECIDUOUS,
-            -25,
-            true,
-            false,
-            false,
-            true,
-            OwnRoots.GOOD,
-            false,
-            "",
-            "",
-            "");
+    private static final SpeciesProfile MEDLAR = species(60);
 
     private Nursery() {}
+
+    /** @param d50 thermal days to a full ball */
+    static SpeciesProfile species(double d50) {
+        return new SpeciesProfile(
+                "MESGER",
+                "Mespilus germanica",
+                "medlar",
+                Difficulty.MODERATE,
+                d50,
+                .3,
+                new CardinalTemperatures(5, 22, 36),
+                9,
+                30,
+                Habit.DECIDUOUS,
+                -25,
+                true,
+                false,
+                false,
+                true,
+                OwnRoots.GOOD,
+                false,
+                "",
+                "",
+                "");
+    }
 
     static PlaceClimate climate() {
         return new PlaceClimate(

@@ -20,7 +20,10 @@ public record LearnedTime(double mu, double sigma, int records) {
     private static final double PRIOR_LOG_SIGMA_SPREAD = .4;
 
     /** Newton steps end when neither coordinate moves by more than this, far below what a date could show. */
-    private static final double CONVERGED = 1e-10;
+    private static final double CONVERGED = 1e-8;
+
+    /** A step held back below this share of itself is at the top: what is left is rounding. */
+    private static final double LEAST_SHARE = 1e-3;
 
     private static final int MOST_STEPS = 200;
 
@@ -90,7 +93,7 @@ public record LearnedTime(double mu, double sigma, int records) {
                 double moveEta = -(curveMu * gradientEta - cross * gradientMu) / determinant;
                 double share = 1;
                 double there = at(mu + moveMu, eta + moveEta);
-                while (there < here && share > CONVERGED) {
+                while (there < here && share > LEAST_SHARE) {
                     share /= 2;
                     there = at(mu + share * moveMu, eta + share * moveEta);
                 }

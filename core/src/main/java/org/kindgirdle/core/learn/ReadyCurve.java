@@ -13,7 +13,9 @@ import java.util.List;
  */
 public record ReadyCurve(List<Step> steps, boolean converged) {
 
-    private static final double CONVERGED = 1e-9;
+    /** Rounds end when the curve moves nowhere by more than this share: a thousandth of what a screen could show. */
+    private static final double CONVERGED = 1e-6;
+
     private static final int MOST_ROUNDS = 20_000;
 
     /** Less mass than this is none. */
@@ -50,8 +52,10 @@ public record ReadyCurve(List<Step> steps, boolean converged) {
         for (int round = 0; round < MOST_ROUNDS && !converged; round++) {
             double[] next = expected(mass, first, last);
             converged = true;
+            double moved = 0;
             for (int j = 0; j < m; j++) {
-                converged &= Math.abs(next[j] - mass[j]) < CONVERGED;
+                moved += next[j] - mass[j];
+                converged &= Math.abs(moved) < CONVERGED;
             }
             mass = next;
         }
