@@ -175,7 +175,7 @@ rebuild_projections() {
     start_database
     export_database
     PORT=0
-    (run_java "$([ "$KIND" = demo ] && echo true || echo false)" rebuild) 2>>"$LOGS/application.log" | tail -n 1
+    (run_java "$([ "$KIND" = demo ] && echo true || echo false)" rebuild) 2>>"$LOGS/application.log" | grep -E "rows changed" || fail "The rebuild failed." "See $LOGS/application.log"
     [ "$was_up" = yes ] || stop_database
 }
 

@@ -60,14 +60,13 @@ const SCHOOLS: [string, string][] = [
 ]
 
 async function save(): Promise<void> {
-  const ppm = hormone.value.trim()
   const body = {
     id: old?.id ?? null,
     name: name.value.trim(),
     school: school.value,
     recipe: {
       wound: wound.value,
-      hormonePpm: ppm !== '' && Number.isFinite(Number(ppm)) ? Number(ppm) : ppm,
+      hormonePpm: toSend(hormone.value, 'concentration', session.units),
       medium: medium.value,
       wrap: wrap.value,
       cover: cover.value,
@@ -91,7 +90,7 @@ async function save(): Promise<void> {
         label="Hormone (IBA)"
         unit="ppm"
         :error="error('hormonePpm')"
-        hint="0 for none; 0.3% is 3000 ppm"
+        hint="0 for none; 0.3 % may be typed too"
       />
       <PickOne v-model="medium" label="Medium" :options="MEDIA" />
       <PickOne v-model="wrap" label="Wrap" :options="WRAPS" />

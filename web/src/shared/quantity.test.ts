@@ -16,6 +16,12 @@ describe('quantities', () => {
     expect(toSend('3/4', 'length', 'US')).toBe('3/4 in')
     expect(toSend('3/4"', 'length', 'METRIC')).toBe('3/4"')
     expect(toSend('-4', 'temperature', 'US')).toBe('-4 F')
+    expect(toSend('0.3 %', 'concentration', 'US')).toBe('0.3 %')
+    expect(toSend('3000', 'concentration', 'US')).toBe('3000 ppm')
+  })
+
+  it('are sent empty where the field is empty, so that the server can say so', () => {
+    expect(toSend('  ', 'length', 'METRIC')).toBe('')
   })
 
   it('come back unchanged when nothing was edited', () => {

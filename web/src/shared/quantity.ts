@@ -1,6 +1,6 @@
 import type { Units } from './session'
 
-export type Dimension = 'length' | 'volume' | 'temperature' | 'temperatureShift' | 'mass'
+export type Dimension = 'length' | 'volume' | 'temperature' | 'temperatureShift' | 'mass' | 'concentration'
 
 const UNIT: Record<Dimension, Record<Units, string>> = {
   length: { METRIC: 'mm', US: 'in' },
@@ -8,6 +8,7 @@ const UNIT: Record<Dimension, Record<Units, string>> = {
   temperature: { METRIC: 'C', US: 'F' },
   temperatureShift: { METRIC: 'C', US: 'F' },
   mass: { METRIC: 'g', US: 'oz' },
+  concentration: { METRIC: 'ppm', US: 'ppm' },
 }
 
 export function unitOf(dimension: Dimension, units: Units): string {
@@ -28,6 +29,8 @@ export function fromSi(si: number, dimension: Dimension, units: Units): number {
       return (si * 9) / 5 + 32
     case 'temperatureShift':
       return (si * 9) / 5
+    case 'concentration':
+      return si
   }
 }
 
@@ -49,7 +52,7 @@ export function typed(si: number, dimension: Dimension, units: Units): string {
  */
 export function toSend(text: string, dimension: Dimension, units: Units): string {
   const plain = text.trim()
-  return !plain || /[a-z"'°]\s*$/i.test(plain) ? plain : `${plain} ${unitOf(dimension, units)}`
+  return !plain || /[a-z"'°%]\s*$/i.test(plain) ? plain : `${plain} ${unitOf(dimension, units)}`
 }
 
 function trim(value: number, digits: number): string {

@@ -11,7 +11,9 @@ public enum Dimension {
     /** kept in degrees Celsius */
     TEMPERATURE("C"),
     /** a difference of temperatures, kept in degrees Celsius: 9 F of it are 5 C */
-    TEMPERATURE_DIFFERENCE("C");
+    TEMPERATURE_DIFFERENCE("C"),
+    /** of a solution, kept in parts per million: 1 % is 10 000 ppm */
+    CONCENTRATION("ppm");
 
     private final String keptIn;
 

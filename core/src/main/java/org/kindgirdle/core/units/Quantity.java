@@ -18,6 +18,9 @@ public record Quantity(Dimension dimension, BigDecimal si) {
     private static final Pattern TYPED =
             Pattern.compile("([-+−]?)\\s*(?:(\\d{1,6})\\s+)?(\\d{1,6}/\\d{1,6}|\\d{0,9}\\.?\\d{1,9})\\s*(\\D*)");
 
+    /** More digits than a stored value has, so that printing loses none. */
+    private static final MathContext PRINTED = new MathContext(20);
+
     /**
      * Reads typed text. A unit must be given: a bare number is refused, for nobody can tell 3 mm from 3 inches.
      *
@@ -45,6 +48,20 @@ public record Quantity(Dimension dimension, BigDecimal si) {
             number = number.negate();
         }
         return new Quantity(dimension, unit.toSi(number).stripTrailingZeros());
+    }
+
+    /**
+     * The number in a unit, with its symbol: text that {@link #parse} reads back as the same quantity.
+     *
+     * @throws IllegalArgumentException if the unit measures something else
+     */
+    public String format(Unit unit) {
+        if (unit.dimension() != dimension) {
+            throw new IllegalArgumentException(
+                    unit + " measures " + unit.dimension() + "; this quantity is a " + dimension);
+        }
+        BigDecimal number = unit.fromSi(si).round(PRINTED).stripTrailingZeros();
+        return number.toPlainString() + " " + unit.symbol();
     }
 
     private static BigDecimal number(String text, Dimension dimension, String digits) {

@@ -18,6 +18,7 @@ public final class QuantityFormatException extends IllegalArgumentException {
                     case MASS -> "300 g or 10 oz";
                     case TEMPERATURE -> "18 C or 64 F";
                     case TEMPERATURE_DIFFERENCE -> "5 C or 9 F";
+                    case CONCENTRATION -> "3000 ppm or 0.3 %";
                 }
                 + ".";
     }

@@ -28,7 +28,9 @@ public enum Unit {
     CELSIUS(Dimension.TEMPERATURE, "1", "0", "C", "°C", "celsius"),
     FAHRENHEIT(Dimension.TEMPERATURE, "5/9", "32", "F", "°F", "fahrenheit"),
     CELSIUS_DEGREE(Dimension.TEMPERATURE_DIFFERENCE, "1", "0", "C", "°C", "celsius", "K"),
-    FAHRENHEIT_DEGREE(Dimension.TEMPERATURE_DIFFERENCE, "5/9", "0", "F", "°F", "fahrenheit");
+    FAHRENHEIT_DEGREE(Dimension.TEMPERATURE_DIFFERENCE, "5/9", "0", "F", "°F", "fahrenheit"),
+    PPM(Dimension.CONCENTRATION, "1", "0", "ppm"),
+    PERCENT(Dimension.CONCENTRATION, "10000", "0", "%", "percent");
 
     private final Dimension dimension;
     private final BigDecimal numerator;
@@ -55,7 +57,14 @@ public enum Unit {
     }
 
     BigDecimal toSi(BigDecimal typed) {
-        return typed.subtract(offset).multiply(numerator).divide(denominator, MathContext.DECIMAL64);
+        return typed.subtract(offset).multiply(numerator).divide(denominator, MathContext.DECIMAL128);
+    }
+
+    /** How much of this unit a stored value is: the inverse of {@link #toSi}. */
+    BigDecimal fromSi(BigDecimal si) {
+        return si.multiply(denominator)
+                .divide(numerator, MathContext.DECIMAL128)
+                .add(offset);
     }
 
     /** The unit of a dimension that a word or sign stands for, upper and lower case alike. */

@@ -46,6 +46,7 @@ class DemoNursery implements BeforeServing {
     private final Nursery nursery;
     private final People people;
     private final DemoSeason season;
+    private final DemoLeftovers leftovers;
     private final JdbcTemplate jdbc;
     private final TransactionTemplate transaction;
 
@@ -54,12 +55,14 @@ class DemoNursery implements BeforeServing {
             Nursery nursery,
             People people,
             DemoSeason season,
+            DemoLeftovers leftovers,
             JdbcTemplate jdbc,
             TransactionTemplate transaction) {
         this.clock = clock;
         this.nursery = nursery;
         this.people = people;
         this.season = season;
+        this.leftovers = leftovers;
         this.jdbc = jdbc;
         this.transaction = transaction;
     }
@@ -84,8 +87,11 @@ class DemoNursery implements BeforeServing {
                         UsernamePasswordAuthenticationToken.authenticated(maren, null, maren.getAuthorities()));
         try {
             house();
-            season.play(mothers(), recipes(), TODAY);
+            Map<String, Long> mothers = mothers();
+            Map<String, Long> recipes = recipes();
+            season.play(mothers, recipes, TODAY);
             clock.moveTo(TODAY);
+            leftovers.record(mothers, recipes, TODAY);
         } finally {
             SecurityContextHolder.clearContext();
         }

@@ -15,7 +15,7 @@ import tools.jackson.databind.introspect.AnnotatedParameter;
 import tools.jackson.databind.introspect.NopAnnotationIntrospector;
 
 /**
- * A record component whose name ends in its unit (Mm, Ml, C, G) takes a number in that unit or text with another:
+ * A record component whose name ends in its unit (Mm, Ml, C, G, Ppm) takes a number in that unit or text with another:
  * {@code "diameterMm": "3/4 in"} is 19.05.
  */
 final class QuantityIntrospector extends NopAnnotationIntrospector {
@@ -29,6 +29,9 @@ final class QuantityIntrospector extends NopAnnotationIntrospector {
         }
         if (name.endsWith("Ml")) {
             return Dimension.VOLUME;
+        }
+        if (name.endsWith("Ppm")) {
+            return Dimension.CONCENTRATION;
         }
         if (name.endsWith("ShiftC")) {
             return Dimension.TEMPERATURE_DIFFERENCE;

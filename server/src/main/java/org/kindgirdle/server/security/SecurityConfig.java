@@ -3,6 +3,7 @@ package org.kindgirdle.server.security;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -33,7 +34,9 @@ class SecurityConfig {
         "/api/v1/site", "/api/v1/places/**", "/api/v1/species/**", "/api/v1/recipes/**", "/api/v1/people/**"
     };
 
+    /** Where nothing is served, as when projections are made anew, there is nothing to guard. */
     @Bean
+    @ConditionalOnWebApplication
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
         return http.csrf(csrf -> csrf.spa())
                 .securityContext(context -> context.securityContextRepository(contexts))
