@@ -41,6 +41,7 @@ class KgCommandTest {
                             Files.getPosixFilePermissions(data.resolve("secrets/db-password"))))
                     .isEqualTo("rw-------");
 
+            assertThat(kg.run("rebuild").expectSuccess().said()).contains("0 rows changed");
             kg.run("backup", backup.toString()).expectSuccess();
             assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(backup)))
                     .isEqualTo("rw-------");
