@@ -137,7 +137,7 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>) {
     } catch (failure) {
       problem.value = failure
       // a refusal wrote nothing: what is sent next is something else. A lost answer may have: the same goes again.
-      if (failure instanceof Problem && failure.status !== 0) commandId = newCommandId()
+      if (failure instanceof Problem && !failure.mayBeWritten) commandId = newCommandId()
       return null
     } finally {
       saving.value = false

@@ -54,7 +54,7 @@ const WRAPS: [string, string][] = [
   ['SPLIT_POT', 'Split pot'],
 ]
 const SCHOOLS: [string, string][] = [
-  ['IN_LEAF', 'In leaf, 42 days before frost'],
+  ['IN_LEAF', 'In leaf, well before frost'],
   ['DORMANT', 'After leaf fall'],
   ['SPRING', 'Next spring'],
 ]

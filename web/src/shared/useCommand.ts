@@ -16,7 +16,8 @@ export function useCommand<T>() {
       return answer
     } catch (failure) {
       problem.value = failure
-      if (failure instanceof Problem && failure.status !== 0) id = newCommandId()
+      // what may be written already goes again under its own name, so that it is not written twice
+      if (failure instanceof Problem && !failure.mayBeWritten) id = newCommandId()
       return null
     } finally {
       saving.value = false

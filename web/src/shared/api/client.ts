@@ -15,6 +15,11 @@ export class Problem extends Error {
     super(detail)
   }
 
+  /** Whether it may have been written all the same: the answer was lost, or the server failed on the way. */
+  get mayBeWritten(): boolean {
+    return this.status === 0 || this.status >= 500
+  }
+
   /** What is wrong with a field, if anything. */
   of(field: string): string | undefined {
     return this.violations.find((one) => one.field === field || one.field.endsWith(`.${field}`))?.message

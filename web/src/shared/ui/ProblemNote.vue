@@ -21,7 +21,7 @@ const emit = defineEmits<{ retry: [] }>()
     </template>
     <p v-else>{{ problem }}</p>
     <button
-      v-if="problem instanceof Problem && (problem.status === 0 || problem.status === 503)"
+      v-if="problem instanceof Problem && problem.mayBeWritten"
       class="link mt-2 min-h-10 font-bold"
       @click="emit('retry')"
     >
