@@ -39,7 +39,9 @@ const LOAD: Record<string, string> = {
     <dt class="text-muted">Hormone</dt>
     <dd>{{ FIT[row.hormoneFit] }}</dd>
     <dt class="text-muted">Load</dt>
-    <dd>{{ Math.round(row.load.utilisation * 100) }}% of what the limb bears: {{ LOAD[row.loadVerdict] }}</dd>
+    <dd>
+      {{ Math.round(row.load.utilisation * 100) }}% of what the limb bears: {{ LOAD[row.load.verdict] }}
+    </dd>
     <dt class="text-muted">Water</dt>
     <dd>
       every {{ row.topUpDays }} days at first<template v-if="row.dropsWaterTooFast"

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { Problem } from '@/shared/api/client'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
-import { RUNGS, SIGNS, word } from '@/shared/words'
+import { LADDERS, RUNGS, SIGNS, word } from '@/shared/words'
 import type { LayerPage, NewRecord } from './useLayer'
 
 /** After severance: pot, ladder, what is seen, release. */
@@ -14,6 +14,16 @@ const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 const session = useSession()
 
 const medium = ref('LIGHT_MIX')
+const ladder = ref('IN_LEAF')
+watch(medium, (now) => {
+  if (ladder.value === 'IN_LEAF' || ladder.value === 'MOSS_TRAY')
+    ladder.value = now === 'MOSS_STAGE' ? 'MOSS_TRAY' : 'IN_LEAF'
+})
+const media = computed(() =>
+  props.layer.suggested.firstMedia.map((one): [string, string] => [one.medium, one.name]),
+)
+const advice = computed(() => props.layer.suggested.firstMedia.find((one) => one.medium === medium.value))
+const mayPot = computed(() => props.layer.phase === 'SEVERED' || props.layer.plant?.mossSince)
 const pot = ref(typed(3000, 'volume', session.units))
 const signs = ref<string[]>(['TURGID'])
 const destination = ref('SALE')
@@ -33,26 +43,31 @@ function move(rung: string): void {
 
 <template>
   <form
-    v-if="layer.phase === 'SEVERED'"
-    class="panel grid gap-4"
+    v-if="mayPot"
+    class="panel mb-5 grid gap-4"
     @submit.prevent="
       emit('keep', {
         kind: 'POTTED',
-        details: { medium, potMl: medium === 'GROUND' ? 0 : toSend(pot, 'volume', session.units) },
+        details: { medium, ladder, potMl: medium === 'GROUND' ? 0 : toSend(pot, 'volume', session.units) },
       })
     "
   >
-    <h2 class="text-lg">Pot it up</h2>
+    <h2 class="text-lg">{{ layer.plant?.mossSince ? 'Move it on from the moss' : 'Pot it up' }}</h2>
     <p>Wires, ties and film off first; leave the medium on, and trim only roots that circle.</p>
-    <Choice
-      v-model="medium"
-      label="Into"
-      :options="[
-        ['LIGHT_MIX', 'Light mix'],
-        ['MOSS_STAGE', 'Moss in a tray'],
-        ['GROUND', 'The ground'],
-      ]"
-    />
+    <Choice v-model="medium" label="Into" :options="media" />
+    <ul
+      v-if="advice?.remarks.length"
+      class="border-l-8 py-1 pl-3"
+      :class="
+        advice.level === 'WARN' || advice.level === 'BLOCK'
+          ? 'border-rust bg-rust-pale'
+          : 'border-sap bg-sap-pale'
+      "
+      data-testid="medium-advice"
+    >
+      <li v-for="remark in advice.remarks" :key="remark">{{ remark }}</li>
+    </ul>
+    <Choice v-model="ladder" label="Aftercare" :options="LADDERS" />
     <Field
       v-if="medium !== 'GROUND'"
       v-model="pot"
@@ -65,7 +80,7 @@ function move(rung: string): void {
       <button type="button" class="btn btn-rust" @click="emit('other', 'LOST')">Lost</button>
     </div>
   </form>
-  <div v-else class="grid gap-5">
+  <div v-if="layer.phase !== 'SEVERED'" class="grid gap-5">
     <section aria-label="The ladder">
       <h2 class="mb-1 text-base">The ladder</h2>
       <ol class="flex flex-wrap">

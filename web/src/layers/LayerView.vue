@@ -121,7 +121,14 @@ function doAlso(code: string): void {
           {{ showWhy ? 'Hide why' : 'Why' }}
         </button>
       </div>
-      <Reasons v-if="showWhy" :rules="layer.rules" class="mt-2" />
+      <Reasons
+        v-if="showWhy"
+        :rules="layer.rules"
+        :coming="layer.coming"
+        :changes="layer.changes"
+        :today="layer.asOf"
+        class="mt-2"
+      />
     </section>
 
     <ul v-if="layer.alsoDo.length" class="mt-2 grid gap-2">

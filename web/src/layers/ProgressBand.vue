@@ -65,6 +65,11 @@ const ends = computed(() => {
         Likeliest full about <b>{{ text(band.forecast.q50) }}</b>, with four chances in five between
         {{ text(band.forecast.q10) }} and {{ text(band.forecast.q90) }}. Full by today:
         {{ Math.round(band.forecast.readyP * 100) }}%.
+        <span class="text-muted" data-testid="basis">{{
+          band.forecast.ownRecords
+            ? `By your own records (${band.forecast.ownRecords}).`
+            : 'By the species profile.'
+        }}</span>
       </template>
       <template v-else
         >It takes more than four years at this place: something about place, wood or recipe does not

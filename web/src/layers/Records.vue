@@ -45,9 +45,14 @@ function sentence(one: Schemas['RecordView']): string {
       return `${d.leavesLeft} of ${d.leavesBefore} leaves left on`
     case 'POTTED':
       return (
-        { LIGHT_MIX: 'light mix', MOSS_STAGE: 'moss in a tray', GROUND: 'straight into the ground' }[
-          String(d.medium)
-        ] ?? ''
+        {
+          LIGHT_MIX: 'light mix',
+          MOSS_STAGE: 'moss in a tray',
+          GROUND: 'straight into the ground',
+          GARDEN_SOIL: 'garden soil',
+          HEAVY_COMPOST: 'heavy compost',
+          PEAT_AND_BARK: 'raw peat and bark',
+        }[String(d.medium)] ?? ''
       )
     case 'MOVED':
       return `to ${word(RUNGS, String(d.rung)).toLowerCase()}`

@@ -104,11 +104,18 @@ export const CAUSES: [string, string][] = [
   ['LABEL_LOST', 'Label lost'],
 ]
 
+export const LADDERS: [string, string][] = [
+  ['IN_LEAF', 'The ladder'],
+  ['LONG_SHADE', 'Long shade'],
+  ['DORMANT', 'Dormant till bud break'],
+  ['MOSS_TRAY', 'Moss tray'],
+]
+
 export const RUNGS: [string, string][] = [
   ['TENT', 'Tent'],
-  ['SHADE', '70% shade'],
-  ['HALF', '40% shade'],
-  ['LIGHT', '20% shade'],
+  ['SHADE', 'Shade'],
+  ['HALF', 'Half shade'],
+  ['LIGHT', 'Light shade'],
   ['OPEN', 'Open'],
 ]
 

@@ -10,7 +10,7 @@ const drawing = {
   wood: 'ONE_TWO' as const,
   leavesBeyond: 8,
   leanDeg: 30,
-  load: { massG: 130, stressMpa: 1, utilisation: 0.1, deflectionMm: 3 },
+  load: { massG: 130, stressMpa: 1, utilisation: 0.1, deflectionMm: 3, verdict: 'FINE' as const },
   propped: false,
   cover: 'FOIL' as const,
 }

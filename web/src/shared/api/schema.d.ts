@@ -385,6 +385,8 @@ export interface components {
             stressMpa: number;
             /** Format: double */
             utilisation: number;
+            /** @enum {string} */
+            verdict: "FINE" | "PROP" | "SMALLER_OR_PROP_FIRST";
         };
         CardinalTemperatures: {
             /** Format: double */
@@ -393,6 +395,11 @@ export interface components {
             ceilingC: number;
             /** Format: double */
             optimumC: number;
+        };
+        ChangeWords: {
+            /** Format: date */
+            earliest: string;
+            sentence: string;
         };
         ClockView: {
             /** Format: date */
@@ -419,11 +426,6 @@ export interface components {
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
-        FactView: {
-            name: string;
-            source: string;
-            value: unknown;
-        };
         FirstOwnerRequest: {
             fullName: string;
             name: string;
@@ -433,6 +435,8 @@ export interface components {
         ForecastView: {
             curve: components["schemas"]["ReadyBy"][];
             looksAgree: boolean;
+            /** Format: int32 */
+            ownRecords: number;
             /** Format: date */
             q10: string;
             /** Format: date */
@@ -532,7 +536,9 @@ export interface components {
             asOf: string;
             /** Format: int32 */
             attempts: number;
+            changes: components["schemas"]["ChangeWords"][];
             code: string;
+            coming: string;
             conditions: ("DRY" | "WET" | "ROT" | "BRIDGED" | "WRAP_OPEN" | "MEDIUM_LOST" | "PESTS" | "ALGAE" | "SLIPPED" | "CONSTRICTED" | "TOP_WILTED" | "TOP_DEAD" | "DETACHED")[];
             /** Format: double */
             coverage: number;
@@ -551,7 +557,7 @@ export interface components {
             revision: number;
             /** Format: date */
             ringedOn: string;
-            rules: components["schemas"]["RuleView"][];
+            rules: components["schemas"]["RuleWords"][];
             sectors: number[];
             /** Format: date */
             setOn: string;
@@ -561,6 +567,14 @@ export interface components {
             suggested: components["schemas"]["Suggested"];
             /** Format: int32 */
             widestGapDeg: number;
+        };
+        MediumAdvice: {
+            /** @enum {string} */
+            level: "BLOCK" | "WARN" | "CAUTION" | "FINE";
+            /** @enum {string} */
+            medium: "LIGHT_MIX" | "MOSS_STAGE" | "GROUND" | "GARDEN_SOIL" | "HEAVY_COMPOST" | "PEAT_AND_BARK";
+            name: string;
+            remarks: string[];
         };
         MotherOf: {
             code: string;
@@ -644,6 +658,10 @@ export interface components {
             winterLowC: number;
         };
         PlantView: {
+            /** @enum {string} */
+            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY";
+            /** Format: date */
+            mossSince: string;
             potted: boolean;
             /** @enum {string} */
             rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
@@ -801,8 +819,6 @@ export interface components {
             /** @enum {string} */
             hormoneFit: "IN_BAND" | "BELOW" | "ABOVE";
             load: components["schemas"]["BranchLoad"];
-            /** @enum {string} */
-            loadVerdict: "FINE" | "PROP" | "SMALLER_OR_PROP_FIRST";
             /** Format: date */
             ready10On: string;
             /** Format: date */
@@ -828,9 +844,11 @@ export interface components {
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
-        RuleView: {
-            facts: components["schemas"]["FactView"][];
-            outcome: string;
+        RuleWords: {
+            answer: string;
+            applied: boolean;
+            question: string;
+            read: string[];
             rule: string;
         };
         SessionView: {
@@ -933,6 +951,7 @@ export interface components {
             version: number;
         };
         Suggested: {
+            firstMedia: components["schemas"]["MediumAdvice"][];
             /** Format: double */
             ringMm: number;
             /** @enum {string} */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.learn.Interval;
 import org.kindgirdle.core.learn.LearnedTime;
 import org.kindgirdle.core.learn.ReadyCurve;
@@ -45,7 +46,7 @@ public class LearningBenchmark {
 
     @Benchmark
     public LearnedTime fitted() {
-        return LearnedTime.from(60, intervals);
+        return LearnedTime.from(HouseRules.SHIPPED, 60, intervals);
     }
 
     @Benchmark

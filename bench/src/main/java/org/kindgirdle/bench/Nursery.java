@@ -21,12 +21,13 @@ import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerRecord;
-import org.kindgirdle.core.look.HouseRules;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.look.Sectors;
 import org.kindgirdle.core.set.Difficulty;
@@ -93,6 +94,7 @@ final class Nursery {
                 climate,
                 Exposure.PART,
                 MEDLAR,
+                RootingTime.ofProfile(MEDLAR),
                 new Recipe(Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0),
                 Vigour.NORMAL,
                 RootRun.GROUND,
@@ -101,11 +103,13 @@ final class Nursery {
                 cover -> built.computeIfAbsent(
                         cover,
                         one -> new ThermalSums(
+                                HouseRules.SHIPPED,
                                 climate,
                                 MEDLAR.cardinals(),
                                 Exposure.PART,
                                 one,
-                                Phenology.leafless(climate, MEDLAR).orElse(null),
+                                Phenology.leafless(HouseRules.SHIPPED, climate, MEDLAR)
+                                        .orElse(null),
                                 LocalDate.of(2026, 1, 1),
                                 LocalDate.of(2028, 12, 31))));
     }

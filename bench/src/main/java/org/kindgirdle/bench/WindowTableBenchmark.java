@@ -8,9 +8,10 @@ import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.Phenology;
+import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
-import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.SettingWindows;
@@ -43,15 +44,23 @@ public class WindowTableBenchmark {
         for (int i = 0; i < SPECIES; i++) {
             SpeciesProfile species = Nursery.species(30 + i);
             ThermalSums sums = new ThermalSums(
+                    HouseRules.SHIPPED,
                     climate,
                     species.cardinals(),
                     Exposure.PART,
                     Cover.FOIL,
-                    Phenology.leafless(climate, species).orElse(null),
+                    Phenology.leafless(HouseRules.SHIPPED, climate, species).orElse(null),
                     FROM,
                     FROM.plusYears(3));
-            TimeToReady ready = TimeToReady.prior(species.d50ThermalDays(), species.sigma());
-            SettingWindows windows = new SettingWindows(climate, species, ready, sums, 1, School.IN_LEAF, 42, true);
+            SettingWindows windows = new SettingWindows(
+                    HouseRules.SHIPPED,
+                    climate,
+                    species,
+                    RootingTime.ofProfile(species),
+                    sums,
+                    1,
+                    School.IN_LEAF,
+                    true);
             table.add(windows.between(FROM, FROM.plusYears(3)));
         }
         return table;

@@ -29,6 +29,7 @@ import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.StageSeen;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.learn.Interval;
 import org.kindgirdle.core.learn.LearnedTime;
 import org.kindgirdle.core.learn.Share;
@@ -89,8 +90,8 @@ class ReferenceVectorsTest {
     void day_progress(Row row) {
         DayTemperatures air = new DayTemperatures(row.number("tmin_c"), row.number("tmax_c"));
         Sun sun = Sun.over(row.number("latitude"), row.integer("day_of_year"));
-        BallWarmth ball =
-                new BallWarmth(air, sun, row.code(Exposure.class, "exposure"), row.code(Cover.class, "cover"));
+        BallWarmth ball = BallWarmth.of(
+                HouseRules.SHIPPED, air, sun, row.code(Exposure.class, "exposure"), row.code(Cover.class, "cover"));
         row.agrees("radiation_mj_m2", sun.radiationMjM2());
         row.agrees("day_length_h", sun.dayLengthH());
         row.agrees("thermal_days", cardinals(row).thermalDays(ball));
@@ -115,6 +116,7 @@ class ReferenceVectorsTest {
         LocalDate setOn = LocalDate.parse(row.text("set_on"));
         double speed = row.number("speed");
         ThermalSums sums = new ThermalSums(
+                HouseRules.SHIPPED,
                 climate,
                 cardinals(row),
                 row.code(Exposure.class, "exposure"),
@@ -143,8 +145,10 @@ class ReferenceVectorsTest {
                         row.text("checks_stage@thermal_days").split(" "))
                 .filter(text -> !text.isBlank())
                 .map(text -> text.split("@"))
-                .map(parts ->
-                        new StageSeen(RootStage.values()[Integer.parseInt(parts[0])], Double.parseDouble(parts[1])))
+                .map(parts -> StageSeen.of(
+                        HouseRules.SHIPPED,
+                        RootStage.values()[Integer.parseInt(parts[0])],
+                        Double.parseDouble(parts[1])))
                 .toList();
         TimeToReady ready = TimeToReady.after(row.number("d50"), row.number("sigma"), looks);
         row.agrees("low", ready.low());
@@ -163,8 +167,8 @@ class ReferenceVectorsTest {
     @ParameterizedTest
     @MethodSource
     void ring_and_ball(Row row) {
-        RingAndBall cuts =
-                RingAndBall.of(row.number("diameter_mm"), row.is("bridges_readily"), row.is("bridged_before"));
+        RingAndBall cuts = RingAndBall.of(
+                HouseRules.SHIPPED, row.number("diameter_mm"), row.is("bridges_readily"), row.is("bridged_before"));
         row.agrees("ring_mm", cuts.ringMm());
         row.agrees("ball_length_mm", cuts.ballLengthMm());
         row.agrees("ball_diameter_mm", cuts.ballDiameterMm());
@@ -198,7 +202,8 @@ class ReferenceVectorsTest {
                 row.is("fruit_hold"),
                 row.is("specimen"),
                 row.is("ball_dries"),
-                row.code(School.class, "school"));
+                row.code(School.class, "school"),
+                HouseRules.SHIPPED);
         assertThat(NextStepRules.decide(inputs).step().name()).as(row.where()).isEqualTo(row.text("next_step"));
     }
 
@@ -210,6 +215,7 @@ class ReferenceVectorsTest {
     @MethodSource
     void recipe_factors(Row row) {
         RecipeFactors factors = RecipeFactors.of(
+                HouseRules.SHIPPED,
                 row.code(Difficulty.class, "difficulty"),
                 row.code(Wound.class, "wound"),
                 row.code(Wood.class, "wood"),
@@ -231,6 +237,7 @@ class ReferenceVectorsTest {
     @MethodSource
     void top_up(Row row) {
         TopUp topUp = TopUp.of(
+                HouseRules.SHIPPED,
                 row.number("medium_ml"),
                 row.number("ball_length_mm"),
                 row.number("ball_diameter_mm"),
@@ -254,6 +261,7 @@ class ReferenceVectorsTest {
     @MethodSource
     void branch_load(Row row) {
         BranchLoad load = BranchLoad.of(
+                HouseRules.SHIPPED,
                 row.number("medium_ml"),
                 row.code(Medium.class, "medium"),
                 row.number("container_g"),
@@ -324,7 +332,8 @@ class ReferenceVectorsTest {
     @MethodSource
     void leaf_balance(Row row) {
         LeafBalance balance = LeafBalance.of(
-                LeafBalance.SHIPPED_SUPPLY_CM2_PER_ML,
+                HouseRules.SHIPPED,
+                LeafBalance.supplyCm2PerMl(HouseRules.SHIPPED),
                 row.number("medium_ml"),
                 row.number("fill"),
                 RootStage.values()[row.integer("stage")],
@@ -353,7 +362,7 @@ class ReferenceVectorsTest {
                         Double.parseDouble(ends[0]),
                         ends[1].equals("inf") ? Double.POSITIVE_INFINITY : Double.parseDouble(ends[1])))
                 .toList();
-        LearnedTime learned = LearnedTime.from(row.number("d50"), intervals);
+        LearnedTime learned = LearnedTime.from(HouseRules.SHIPPED, row.number("d50"), intervals);
         row.agrees("mu", learned.mu(), LEARNED);
         row.agrees("sigma", learned.sigma(), LEARNED);
         row.agrees("median_thermal_days", learned.medianThermalDays(), LEARNED);
@@ -367,6 +376,7 @@ class ReferenceVectorsTest {
     @MethodSource
     void pot_stability(Row row) {
         Stability stability = Stability.of(
+                HouseRules.SHIPPED,
                 row.number("mass_kg"),
                 row.number("base_radius_m"),
                 row.number("leaf_m2"),

@@ -141,7 +141,7 @@ class LifeOfALayerTest {
         // a plant that stands well is seen so before it may move
         visit.tap("observe");
         assertThat(records("OBSERVED")).hasCount(1);
-        for (String rung : List.of("70% shade", "40% shade", "20% shade", "open")) {
+        for (String rung : List.of("shade", "half shade", "light shade", "open")) {
             Locator up = visit.see("step-up");
             assertThat(up).hasText(Pattern.compile(rung, Pattern.CASE_INSENSITIVE));
             up.click();

@@ -1,20 +1,24 @@
 package org.kindgirdle.core.climate;
 
-/** What lies over the wrap. The peak is the most, in C, that full sun warms a ball under it. */
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
+/** What lies over the wrap. */
 public enum Cover {
-    CLEAR(8),
-    BLACK(10),
-    FOIL(2),
-    WHITE(3);
+    CLEAR,
+    BLACK,
+    FOIL,
+    WHITE;
 
-    private final double peakC;
+    private final Rule peak;
 
-    Cover(double peakC) {
-        this.peakC = peakC;
+    Cover() {
+        this.peak = Rule.of("cover." + name() + ".peak");
     }
 
-    public double peakC() {
-        return peakC;
+    /** The most, in C, that full sun warms a ball under it. */
+    public double peakC(HouseRules rules) {
+        return rules.of(peak);
     }
 
     /** Foil and white throw the sun back, so that the ball loses less water to it. */

@@ -1,5 +1,7 @@
 package org.kindgirdle.core.climate;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -12,6 +14,8 @@ public record DayTemperatures(double minC, double maxC) {
 
     /** The hour at which the day is warmest. */
     private static final double WARMEST_HOUR = 14;
+
+    private static final Rule ARID_DEW = Rule.of("climate.arid-dew");
 
     public DayTemperatures {
         Require.within("minimum", minC, -70, 60);
@@ -34,6 +38,11 @@ public record DayTemperatures(double minC, double maxC) {
     public double vpdKpa(double dewDepressionC) {
         Require.within("dew depression", dewDepressionC, 0, 10);
         return (saturationKpa(maxC) + saturationKpa(minC)) / 2 - saturationKpa(minC - dewDepressionC);
+    }
+
+    /** How far the dew point lies below the minimum on an arid site, C. */
+    public static double aridDewDepressionC(HouseRules rules) {
+        return rules.of(ARID_DEW);
     }
 
     private static double saturationKpa(double tC) {

@@ -1,18 +1,22 @@
 package org.kindgirdle.core.climate;
 
-/** How much direct sun a ball gets. The share scales the sun's warming of the ball. */
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
+/** How much direct sun a ball gets. */
 public enum Exposure {
-    SHADE(0),
-    PART(.5),
-    FULL(1);
+    SHADE,
+    PART,
+    FULL;
 
-    private final double sunShare;
+    private final Rule sun;
 
-    Exposure(double sunShare) {
-        this.sunShare = sunShare;
+    Exposure() {
+        this.sun = Rule.of("exposure." + name() + ".sun");
     }
 
-    public double sunShare() {
-        return sunShare;
+    /** The share of the sun's warming that reaches the ball, 0 to 1. */
+    public double sunShare(HouseRules rules) {
+        return rules.of(sun);
     }
 }

@@ -14,6 +14,7 @@ public final class PlaceClimate {
 
     private static final int DAYS_OF_YEAR = 366;
     private static final int COMMON_YEAR = 365;
+    private static final double MOST_WIND_MS = 80;
 
     private final double latitude;
     // looked up a great many times for each layer: interpolated once
@@ -27,7 +28,9 @@ public final class PlaceClimate {
     private final @Nullable FrostCalendar frosts;
     private final double winterLowC;
     private final double vpdFactor;
+    private final double dewDepressionC;
     private final Map<LocalDate, DayTemperatures> known;
+    private final Map<LocalDate, Double> windMs;
 
     /**
      * @param latitude degrees, south negative
@@ -36,6 +39,8 @@ public final class PlaceClimate {
      * @param winterLowC the lowest night of a usual winter here, C
      * @param vpdFactor what the place makes of the site's vapour pressure deficit, above 0
      * @param known measured and forecast days, shifted like the normals
+     * @param dewDepressionC how far the dew point lies below the night's minimum, 0 to 10 C; 0 but on an arid site
+     * @param windMs the wind of measured and forecast days where it is known, 0 to 80 m/s
      */
     public PlaceClimate(
             double latitude,
@@ -43,7 +48,9 @@ public final class PlaceClimate {
             @Nullable FrostCalendar frosts,
             double winterLowC,
             double vpdFactor,
-            Map<LocalDate, DayTemperatures> known) {
+            double dewDepressionC,
+            Map<LocalDate, DayTemperatures> known,
+            Map<LocalDate, Double> windMs) {
         this.latitude = Require.within("latitude", latitude, -90, 90);
         for (int day = 1; day <= DAYS_OF_YEAR; day++) {
             normalDays[day] = new DayTemperatures(normals.minC(day), normals.maxC(day));
@@ -56,7 +63,26 @@ public final class PlaceClimate {
         this.frosts = frosts;
         this.winterLowC = Require.within("winter low", winterLowC, -70, 40);
         this.vpdFactor = Require.within("VPD factor", vpdFactor, 0.05, 5);
+        this.dewDepressionC = Require.within("dew depression", dewDepressionC, 0, 10);
         this.known = Map.copyOf(known);
+        this.windMs = Map.copyOf(windMs);
+        this.windMs.forEach((day, wind) -> Require.within("wind of " + day, wind, 0, MOST_WIND_MS));
+    }
+
+    /** A place with dew, of whose wind nothing is known. */
+    public PlaceClimate(
+            double latitude,
+            MonthlyNormals normals,
+            @Nullable FrostCalendar frosts,
+            double winterLowC,
+            double vpdFactor,
+            Map<LocalDate, DayTemperatures> known) {
+        this(latitude, normals, frosts, winterLowC, vpdFactor, 0, known, Map.of());
+    }
+
+    /** The wind of a day, m/s; empty where it is not known. */
+    public Optional<Double> windMsOn(LocalDate day) {
+        return Optional.ofNullable(windMs.get(day));
     }
 
     public double latitude() {
@@ -88,7 +114,7 @@ public final class PlaceClimate {
 
     /** The vapour pressure deficit of the place on a day, kPa. */
     public double vpdKpaOn(LocalDate day) {
-        return on(day).vpdKpa(0) * vpdFactor;
+        return on(day).vpdKpa(dewDepressionC) * vpdFactor;
     }
 
     /** The mean of the seven days that end with this one, C. */

@@ -1,7 +1,10 @@
 package org.kindgirdle.core.growth;
 
+import java.time.LocalDate;
 import java.util.Optional;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 
 /**
  * When a species is expected to leaf out, to drop its leaves and to stop growing at a place, as days of the year, from
@@ -9,32 +12,37 @@ import org.kindgirdle.core.climate.PlaceClimate;
  */
 public final class Phenology {
 
-    /** Leaves come when the mean passes the base by this much, C. */
-    private static final double LEAF_OUT_ABOVE_BASE_C = 5;
-
-    /** Leaves fall when the mean drops to the base and this much, C. */
-    private static final double LEAF_FALL_ABOVE_BASE_C = 3;
-
-    /** Roots and shoots grow while the mean is above the base by more than this, C. */
-    public static final double GROWING_ABOVE_BASE_C = 2;
+    private static final Rule LEAF_OUT_ABOVE_BASE_C = Rule.of("phenology.leaf-out-above-base");
+    private static final Rule LEAF_FALL_ABOVE_BASE_C = Rule.of("phenology.leaf-fall-above-base");
+    private static final Rule GROWING_ABOVE_BASE_C = Rule.of("phenology.growing-above-base");
 
     private Phenology() {}
 
     /** Leafless days [leaf fall, leaf-out) of a deciduous species; empty where it never is leafless. */
-    public static Optional<DaysOfYear> leafless(PlaceClimate climate, SpeciesProfile species) {
+    public static Optional<DaysOfYear> leafless(HouseRules rules, PlaceClimate climate, SpeciesProfile species) {
         if (species.habit() != Habit.DECIDUOUS) {
             return Optional.empty();
         }
         double base = species.cardinals().baseC();
-        Optional<Integer> out = climate.warmsTo(base + LEAF_OUT_ABOVE_BASE_C);
-        Optional<Integer> fall = climate.coolsTo(base + LEAF_FALL_ABOVE_BASE_C);
+        Optional<Integer> out = climate.warmsTo(base + rules.of(LEAF_OUT_ABOVE_BASE_C));
+        Optional<Integer> fall = climate.coolsTo(base + rules.of(LEAF_FALL_ABOVE_BASE_C));
         return out.isPresent() && fall.isPresent() && !out.equals(fall)
                 ? Optional.of(new DaysOfYear(fall.get(), out.get()))
                 : Optional.empty();
     }
 
     /** The first day after the warmest on which the mean no longer passes base + 2; empty where growth never stops. */
-    public static Optional<Integer> growthStops(PlaceClimate climate, SpeciesProfile species) {
-        return climate.coolsTo(species.cardinals().baseC() + GROWING_ABOVE_BASE_C);
+    public static Optional<Integer> growthStops(HouseRules rules, PlaceClimate climate, SpeciesProfile species) {
+        return climate.coolsTo(growsAboveC(rules, species));
+    }
+
+    /** Roots and shoots grow while the mean is above this, C. */
+    public static double growsAboveC(HouseRules rules, SpeciesProfile species) {
+        return species.cardinals().baseC() + rules.of(GROWING_ABOVE_BASE_C);
+    }
+
+    /** Whether the species grows at a place on a day: by the mean of the seven days that end with it. */
+    public static boolean isGrowing(HouseRules rules, PlaceClimate climate, SpeciesProfile species, LocalDate day) {
+        return climate.sevenDayMeanC(day) > growsAboveC(rules, species);
     }
 }

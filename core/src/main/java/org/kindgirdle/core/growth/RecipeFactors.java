@@ -1,5 +1,7 @@
 package org.kindgirdle.core.growth;
 
+import java.util.List;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.set.HormoneFit;
 import org.kindgirdle.core.set.Medium;
@@ -14,11 +16,36 @@ import org.kindgirdle.core.set.Wound;
  * @param hormoneFit how the strength fits
  * @param speed thermal days counted for each thermal day, above 0
  * @param odds factor on the mean odds of rooting, above 0
+ * @param parts what both are the product of, in the order of {@link Part.Of}
  */
-public record RecipeFactors(HormoneFit hormoneFit, double speed, double odds) {
+public record RecipeFactors(HormoneFit hormoneFit, double speed, double odds, List<Part> parts) {
 
-    /** @param hormonePpm IBA, 0 for none */
+    public RecipeFactors {
+        parts = List.copyOf(parts);
+    }
+
+    /**
+     * One of the factors.
+     *
+     * @param speed on the speed of rooting, above 0
+     * @param odds on the odds of rooting, above 0
+     */
+    public record Part(Of of, double speed, double odds) {
+
+        /** What a factor comes from. */
+        public enum Of {
+            WOUND,
+            WOOD,
+            ROOT_RUN,
+            VIGOUR,
+            MEDIUM,
+            HORMONE
+        }
+    }
+
+    /** @param hormonePpm IBA, 0 for none, up to 1 000 000 */
     public static RecipeFactors of(
+            HouseRules rules,
             Difficulty difficulty,
             Wound wound,
             Wood wood,
@@ -27,19 +54,23 @@ public record RecipeFactors(HormoneFit hormoneFit, double speed, double odds) {
             Medium medium,
             double hormonePpm,
             boolean preformedRoots) {
-        HormoneFit fit = HormoneFit.of(difficulty, wood, hormonePpm);
-        double speed = wound.speed(wood, preformedRoots)
-                * wood.speed()
-                * rootRun.speed()
-                * vigour.speed()
-                * medium.speed()
-                * fit.speed();
-        double odds = wound.odds(wood, preformedRoots)
-                * wood.odds()
-                * rootRun.odds()
-                * vigour.odds()
-                * medium.odds()
-                * fit.odds();
-        return new RecipeFactors(fit, speed, odds);
+        HormoneFit fit = HormoneFit.of(rules, difficulty, wood, hormonePpm);
+        List<Part> parts = List.of(
+                new Part(
+                        Part.Of.WOUND,
+                        wound.speed(rules, wood, preformedRoots),
+                        wound.odds(rules, wood, preformedRoots)),
+                new Part(Part.Of.WOOD, wood.speed(rules), wood.odds(rules)),
+                new Part(Part.Of.ROOT_RUN, rootRun.speed(rules), rootRun.odds(rules)),
+                new Part(Part.Of.VIGOUR, vigour.speed(rules), vigour.odds(rules)),
+                new Part(Part.Of.MEDIUM, medium.speed(rules), medium.odds(rules)),
+                new Part(Part.Of.HORMONE, fit.speed(rules), fit.odds(rules)));
+        double speed = 1;
+        double odds = 1;
+        for (Part part : parts) {
+            speed *= part.speed();
+            odds *= part.odds();
+        }
+        return new RecipeFactors(fit, speed, odds, parts);
     }
 }

@@ -1,42 +1,73 @@
 package org.kindgirdle.core.growth;
 
-/**
- * How far the roots have come, with the fraction of the full rooting time at which each stage begins and the maturity
- * that it lends to the roots.
- */
+import java.util.function.ToDoubleFunction;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.Require;
+
+/** How far the roots have come. */
 public enum RootStage {
-    NONE(0),
-    CALLUS(.30),
-    INITIALS(.55),
-    ROOTED(.80),
-    FILLED(1.00),
-    MATURE(1.30);
+    NONE(rules -> 0),
+    CALLUS,
+    INITIALS,
+    ROOTED,
+    /** A full ball, which ends the rooting time: by definition. */
+    FILLED(rules -> 1),
+    MATURE;
 
-    private final double beginsAt;
+    private static final double MOST_SHARE = 1e6;
 
-    RootStage(double beginsAt) {
-        this.beginsAt = beginsAt;
+    private final ToDoubleFunction<HouseRules> begins;
+    private final Rule drinks;
+    private final Rule maturity;
+
+    RootStage(ToDoubleFunction<HouseRules> begins) {
+        this.begins = begins;
+        this.drinks = Rule.of("stage." + name() + ".drinks");
+        this.maturity = Rule.of("stage." + name() + ".maturity");
+    }
+
+    RootStage() {
+        Rule rule = Rule.of("stage." + name() + ".begins");
+        this.begins = rules -> rules.of(rule);
+        this.drinks = Rule.of("stage." + name() + ".drinks");
+        this.maturity = Rule.of("stage." + name() + ".maturity");
     }
 
     /** Share of the time to a full ball at which it begins. */
-    public double beginsAt() {
-        return beginsAt;
+    public double beginsAt(HouseRules rules) {
+        return begins.applyAsDouble(rules);
     }
 
     /** Share at which the next stage begins; infinite for the last. */
-    public double endsAt() {
-        return this == MATURE ? Double.POSITIVE_INFINITY : values()[ordinal() + 1].beginsAt;
+    public double endsAt(HouseRules rules) {
+        return this == MATURE ? Double.POSITIVE_INFINITY : values()[ordinal() + 1].beginsAt(rules);
+    }
+
+    /** Share of the water in the ball that its roots drink in a day. */
+    public double drinks(HouseRules rules) {
+        return rules.of(drinks);
+    }
+
+    /** How far its roots supply what their volume could, 0 to 1. */
+    public double maturity(HouseRules rules) {
+        return rules.of(maturity);
     }
 
     public boolean isAtLeast(RootStage other) {
         return ordinal() >= other.ordinal();
     }
 
-    /** The stage of a layer that has had this share of its time, 0 and up. */
-    public static RootStage at(double share) {
+    /**
+     * The stage of a layer that has had this share of its time.
+     *
+     * @param share 0 to 1e6
+     */
+    public static RootStage at(HouseRules rules, double share) {
+        Require.within("share", share, 0, MOST_SHARE);
         RootStage reached = NONE;
         for (RootStage stage : values()) {
-            if (share >= stage.beginsAt) {
+            if (share >= stage.beginsAt(rules)) {
                 reached = stage;
             }
         }

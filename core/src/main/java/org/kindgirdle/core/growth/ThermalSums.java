@@ -9,6 +9,8 @@ import org.kindgirdle.core.climate.BallWarmth;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 
 /**
  * Thermal days of a place, species, exposure and cover, as a prefix sum over days: built once for a weather, shared by
@@ -19,8 +21,7 @@ public final class ThermalSums {
     /** How far ahead of a ring a date is looked for, days (four years); beyond it there is none. */
     public static final int HORIZON_DAYS = 1461;
 
-    /** A leafless day makes no new sugar and counts as this share of its warmth. */
-    private static final double LEAFLESS_SHARE = .25;
+    private static final Rule LEAFLESS_SHARE = Rule.of("phenology.leafless-share");
 
     private static final int DAYS_OF_YEAR = 366;
 
@@ -34,6 +35,7 @@ public final class ThermalSums {
      * @param leafless days of the year without leaves; null if it keeps them
      */
     public ThermalSums(
+            HouseRules rules,
             PlaceClimate climate,
             CardinalTemperatures cardinals,
             Exposure exposure,
@@ -58,8 +60,8 @@ public final class ThermalSums {
                 hottestC[i] = normalHottestC[dayOfYear];
                 continue;
             }
-            BallWarmth ball = new BallWarmth(climate.on(day), climate.sunOn(day), exposure, cover);
-            double share = leafless != null && leafless.includes(day) ? LEAFLESS_SHARE : 1;
+            BallWarmth ball = BallWarmth.of(rules, climate.on(day), climate.sunOn(day), exposure, cover);
+            double share = leafless != null && leafless.includes(day) ? rules.of(LEAFLESS_SHARE) : 1;
             double thermalDays = share * cardinals.thermalDays(ball);
             sums[i + 1] = sums[i] + thermalDays;
             hottestC[i] = (float) ball.maxC();

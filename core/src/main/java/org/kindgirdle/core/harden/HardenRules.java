@@ -2,88 +2,134 @@ package org.kindgirdle.core.harden;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.DaysOfYear;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.verdict.Verdict;
 
-/** The rules of the ladder: one step up at a time, a step back at the first droop, and the test for release. */
+/** The ladder: one step up at a time, a step back at the first droop, and the test for release. */
 public final class HardenRules {
+
+    private static final Rule HOT_C = Rule.of("harden.hot");
+    private static final Rule WINDY_MS = Rule.of("harden.windy");
+    private static final Rule LEAF_OFF = Rule.of("harden.leaf-off");
+
+    /** How far ahead a change of the step is looked for, days. */
+    private static final int COMING_DAYS = 400;
 
     private HardenRules() {}
 
     /** @param leafless days of the year without leaves; null if it keeps them */
     public static HardenVerdict decide(
-            PlantState plant, PlaceClimate climate, @Nullable DaysOfYear leafless, LocalDate today) {
-        if (!plant.potted()) {
-            return new HardenVerdict(PlantStep.POT_UP, null, plant.severedOn(), List.of());
+            HouseRules rules, PlantState plant, PlaceClimate climate, @Nullable DaysOfYear leafless, LocalDate today) {
+        HardenCase one = new HardenCase(rules, plant, climate, leafless, today);
+        List<Verdict.Entry<HardenRule>> entries = new ArrayList<>();
+        HardenRule decidedBy = null;
+        Set<HardenRule> inTheWay = EnumSet.noneOf(HardenRule.class);
+        for (HardenRule rule : HardenRule.values()) {
+            Verdict.Entry<HardenRule> entry = rule.entry(one, decidedBy != null);
+            entries.add(entry);
+            if (entry.applied() && rule.decides()) {
+                decidedBy = rule;
+            } else if (entry.applied()) {
+                inTheWay.add(rule);
+            }
         }
-        if (plant.showsNow(PlantSign.MOULD) || plant.wiltsTwoDaysRunning()) {
-            return new HardenVerdict(PlantStep.OPEN_AND_LOOK, null, today, List.of());
-        }
-        LocalDate lastDroop = plant.lastDroop();
-        if (plant.droopsNow() && lastDroop != null && !lastDroop.isBefore(plant.rungSince())) {
-            Optional<Rung> down = plant.rung().down();
-            return new HardenVerdict(
-                    down.isPresent() ? PlantStep.STEP_BACK : PlantStep.OPEN_AND_LOOK,
-                    down.orElse(null),
-                    lastDroop,
-                    List.of());
-        }
-        if (leafless != null && leafless.includes(today)) {
-            return new HardenVerdict(PlantStep.STAY_DORMANT, null, nextLeafOut(leafless, today), List.of());
-        }
-        return onLadder(plant, climate, leafless, today);
+        return decidedBy != null ? alone(one, decidedBy, entries) : onLadder(one, inTheWay, entries);
+    }
+
+    private static HardenVerdict alone(HardenCase one, HardenRule rule, List<Verdict.Entry<HardenRule>> entries) {
+        PlantState plant = one.plant();
+        Optional<Rung> down = plant.rung().down();
+        return switch (rule) {
+            case NOT_POTTED -> verdict(PlantStep.POT_UP, rule, entries, null, plant.severedOn());
+            case MOULD, WILTED_TWO_DAYS -> verdict(PlantStep.OPEN_AND_LOOK, rule, entries, null, one.today());
+            case DROOP -> {
+                LocalDate drooped = plant.lastDroop() == null ? one.today() : plant.lastDroop();
+                yield down.isPresent()
+                        ? verdict(PlantStep.STEP_BACK, rule, entries, down.get(), drooped)
+                        : verdict(PlantStep.OPEN_AND_LOOK, rule, entries, null, drooped);
+            }
+            case LEAFLESS -> verdict(PlantStep.STAY_DORMANT, rule, entries, null, one.leafOut());
+            case MOSS_USED_UP -> verdict(PlantStep.POT_ON, rule, entries, null, one.today());
+            default -> throw new IllegalStateException(rule + " does not decide alone");
+        };
     }
 
     private static HardenVerdict onLadder(
-            PlantState plant, PlaceClimate climate, @Nullable DaysOfYear leafless, LocalDate today) {
-        // days of dormancy do not count: the ladder begins with the leaves
-        LocalDate since = leafless != null && leafless.includes(plant.rungSince())
-                ? nextLeafOut(leafless, plant.rungSince())
-                : plant.rungSince();
-        LocalDate from = since.plusDays(plant.rung().days());
-        LocalDate lastDroop = plant.lastDroop();
-        LocalDate calmFrom = lastDroop == null ? since : lastDroop.plusDays(HardenVerdict.CALM_DAYS);
-        LocalDate earliest = from.isAfter(calmFrom) ? from : calmFrom;
-
-        List<HardenVerdict.Lack> lacking = new ArrayList<>();
-        addIf(lacking, today.isBefore(from), HardenVerdict.Lack.DAYS_ON_RUNG);
-        addIf(lacking, today.isBefore(calmFrom), HardenVerdict.Lack.CALM_DAYS);
-        Optional<Rung> up = plant.rung().up();
-        if (up.isPresent()) {
-            addIf(lacking, isHot(climate, today), HardenVerdict.Lack.COOL_DAY);
-            return new HardenVerdict(
-                    lacking.isEmpty() ? PlantStep.STEP_UP : PlantStep.STAY, up.get(), earliest, lacking);
-        }
-        addIf(lacking, !plant.everShowed(PlantSign.ROOTS_AT_EDGE), HardenVerdict.Lack.ROOTS_AT_EDGE);
-        addIf(lacking, !plant.everShowed(PlantSign.NEW_GROWTH), HardenVerdict.Lack.NEW_GROWTH);
-        addIf(lacking, plant.showsNow(PlantSign.PESTS), HardenVerdict.Lack.NO_PESTS);
-        boolean frostNear = climate.frosts()
-                .map(frosts -> frosts.daysToFrost(today) < HardenVerdict.RELEASE_FROST_DAYS)
-                .orElse(false);
-        if (lacking.isEmpty() && frostNear) {
-            return new HardenVerdict(
-                    PlantStep.HOLD_UNDER_COVER, null, earliest, List.of(HardenVerdict.Lack.FROST_FREE_DAYS));
-        }
-        addIf(lacking, frostNear, HardenVerdict.Lack.FROST_FREE_DAYS);
-        return new HardenVerdict(lacking.isEmpty() ? PlantStep.RELEASE : PlantStep.STAY, null, earliest, lacking);
+            HardenCase one, Set<HardenRule> inTheWay, List<Verdict.Entry<HardenRule>> entries) {
+        HardenRule first = inTheWay.isEmpty() ? null : inTheWay.iterator().next();
+        Optional<Rung> up = one.plant().rung().up();
+        PlantStep step = up.isPresent()
+                ? inTheWay.isEmpty() ? PlantStep.STEP_UP : PlantStep.STAY
+                : inTheWay.isEmpty()
+                        ? PlantStep.RELEASE
+                        : inTheWay.equals(EnumSet.of(HardenRule.FROST_FREE_DAYS))
+                                ? PlantStep.HOLD_UNDER_COVER
+                                : PlantStep.STAY;
+        return verdict(step, first, entries, up.orElse(null), one.earliest());
     }
 
-    private static boolean isHot(PlaceClimate climate, LocalDate today) {
-        return climate.on(today).maxC() > HardenVerdict.HOT_C
-                || climate.on(today.plusDays(1)).maxC() > HardenVerdict.HOT_C;
+    private static HardenVerdict verdict(
+            PlantStep step,
+            @Nullable HardenRule decidedBy,
+            List<Verdict.Entry<HardenRule>> entries,
+            @Nullable Rung to,
+            LocalDate from) {
+        return new HardenVerdict(new Verdict<>(step, decidedBy, entries), to, from);
     }
 
-    private static LocalDate nextLeafOut(DaysOfYear leafless, LocalDate day) {
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), leafless.to());
-        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, leafless.to()) : thisYear;
-    }
-
-    private static void addIf(List<HardenVerdict.Lack> lacking, boolean lacks, HardenVerdict.Lack what) {
-        if (lacks) {
-            lacking.add(what);
+    /**
+     * The first day after today on which the step will be another if nothing is recorded but what a look today might
+     * show.
+     *
+     * @param supposing signs that a look today would show; empty for no look
+     * @return empty if it stays the same for more than a year
+     */
+    public static Optional<Coming> comes(
+            HouseRules rules,
+            PlantState plant,
+            PlaceClimate climate,
+            @Nullable DaysOfYear leafless,
+            LocalDate today,
+            Set<PlantSign> supposing) {
+        PlantStep now = decide(rules, plant, climate, leafless, today).step();
+        PlantState then = supposing.isEmpty() ? plant : plant.plus(new PlantState.Seen(today, supposing));
+        for (int ahead = supposing.isEmpty() ? 1 : 0; ahead <= COMING_DAYS; ahead++) {
+            LocalDate day = today.plusDays(ahead);
+            HardenVerdict verdict = decide(rules, then, climate, leafless, day);
+            if (verdict.step() != now) {
+                return Optional.of(new Coming(day, verdict));
+            }
         }
+        return Optional.empty();
+    }
+
+    /**
+     * A verdict that is to come.
+     *
+     * @param on the first day that it holds
+     */
+    public record Coming(LocalDate on, HardenVerdict verdict) {}
+
+    /** No step up before a day hotter than this, C. */
+    public static double hotC(HouseRules rules) {
+        return rules.of(HOT_C);
+    }
+
+    /** No step up before a day windier than this, m/s. */
+    public static double windyMs(HouseRules rules) {
+        return rules.of(WINDY_MS);
+    }
+
+    /** What share of its leaf area comes off a plant that droops, lowest and largest first, 0 to 1. */
+    public static double leafOffShare(HouseRules rules) {
+        return rules.of(LEAF_OFF);
     }
 }

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.harden;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -10,11 +11,20 @@ import org.jspecify.annotations.Nullable;
  *
  * @param severedOn the day it was cut off
  * @param potted whether it is in its pot
+ * @param mossSince the day it came into a moss tray; null if it stands in none
+ * @param ladder the way it goes
  * @param rung its step of the ladder
  * @param rungSince the day it came there
  * @param seen what was seen on it, oldest first
  */
-public record PlantState(LocalDate severedOn, boolean potted, Rung rung, LocalDate rungSince, List<Seen> seen) {
+public record PlantState(
+        LocalDate severedOn,
+        boolean potted,
+        @Nullable LocalDate mossSince,
+        Ladder ladder,
+        Rung rung,
+        LocalDate rungSince,
+        List<Seen> seen) {
 
     /**
      * @param on the day
@@ -35,6 +45,13 @@ public record PlantState(LocalDate severedOn, boolean potted, Rung rung, LocalDa
         seen = List.copyOf(seen);
     }
 
+    /** As it would be with one more observation. */
+    public PlantState plus(Seen more) {
+        List<Seen> all = new ArrayList<>(seen);
+        all.add(more);
+        return new PlantState(severedOn, potted, mossSince, ladder, rung, rungSince, all);
+    }
+
     /** The last day it drooped or curled; null if it never did. */
     public @Nullable LocalDate lastDroop() {
         return seen.stream()
@@ -50,7 +67,12 @@ public record PlantState(LocalDate severedOn, boolean potted, Rung rung, LocalDa
 
     /** Whether the newest observation shows the sign. */
     boolean showsNow(PlantSign sign) {
-        return !seen.isEmpty() && seen.get(seen.size() - 1).signs().contains(sign);
+        return signsNow().contains(sign);
+    }
+
+    /** What the newest observation shows; empty before any. */
+    Set<PlantSign> signsNow() {
+        return seen.isEmpty() ? Set.of() : seen.get(seen.size() - 1).signs();
     }
 
     boolean droopsNow() {

@@ -3,6 +3,8 @@ package org.kindgirdle.core.harden;
 /** What to do next with a severed layer. */
 public enum PlantStep {
     POT_UP,
+    /** out of the moss tray into a light mix */
+    POT_ON,
     STAY,
     STAY_DORMANT,
     STEP_UP,

@@ -1,27 +1,27 @@
 package org.kindgirdle.core.harden;
 
 import java.util.Optional;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 
-/** The steps from a closed tent to the open, with the days that a plant in leaf stands on each. */
+/** The steps from a closed tent to the open. */
 public enum Rung {
-    /** closed, shade 80% */
-    TENT(10),
-    /** shade 70% */
-    SHADE(14),
-    /** shade 40% */
-    HALF(10),
-    /** shade 20% */
-    LIGHT(7),
-    OPEN(7);
+    /** closed */
+    TENT,
+    SHADE,
+    HALF,
+    LIGHT,
+    OPEN;
 
-    private final int days;
+    private final Rule shade;
 
-    Rung(int days) {
-        this.days = days;
+    Rung() {
+        this.shade = Rule.of("rung." + name() + ".shade");
     }
 
-    public int days() {
-        return days;
+    /** Shade of the cloth over it, percent. */
+    public double shadePercent(HouseRules rules) {
+        return rules.of(shade);
     }
 
     public Optional<Rung> up() {

@@ -4,17 +4,26 @@ import java.util.function.Function;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.Hardiness;
+import org.kindgirdle.core.growth.RecipeFactors;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
-import org.kindgirdle.core.look.HouseRules;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
+import org.kindgirdle.core.set.Wood;
 
 /**
  * Everything beside its journal that a layer's projection depends on.
  *
  * @param climate of the mother's place
+ * @param time to a full ball that dates are worked out from: the profile's, or learned
+ * @param rules the figures of the house
  * @param coverAtHand whether the nursery has a frost-free place
  * @param sums the shared thermal sums of this place and species under a cover
  */
@@ -22,9 +31,41 @@ public record LayerContext(
         PlaceClimate climate,
         Exposure exposure,
         SpeciesProfile species,
+        RootingTime time,
         Recipe recipe,
         Vigour vigour,
         RootRun rootRun,
         HouseRules rules,
         boolean coverAtHand,
-        Function<Cover, ThermalSums> sums) {}
+        Function<Cover, ThermalSums> sums) {
+
+    /** Whether a layer with roots of this stage stands the winter here. */
+    public boolean isHardy(RootStage stage) {
+        return Hardiness.isHardy(rules, climate, species, stage);
+    }
+
+    /** The factors of the recipe on this mother and on wood of this age. */
+    public RecipeFactors factors(Wood wood) {
+        return RecipeFactors.of(
+                rules,
+                species.difficulty(),
+                recipe.wound(),
+                wood,
+                rootRun,
+                vigour,
+                recipe.medium(),
+                recipe.hormonePpm(),
+                species.preformedRoots());
+    }
+
+    /**
+     * The windows of start dates for a ring made here.
+     *
+     * @param cover over the ball
+     * @param speed of the recipe on its wood
+     * @param stage of the roots that a winter would meet
+     */
+    public SettingWindows windows(Cover cover, double speed, School school, RootStage stage) {
+        return new SettingWindows(rules, climate, species, time, sums.apply(cover), speed, school, isHardy(stage));
+    }
+}

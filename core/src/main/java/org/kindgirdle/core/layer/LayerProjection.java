@@ -5,13 +5,16 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RecipeFactors;
+import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.look.AlsoDo;
+import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.TopUp;
-import org.kindgirdle.core.look.Verdict;
 import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.verdict.Verdict;
 
 /**
  * A layer as of a day: what the screens show and the rounds are planned from.
@@ -32,7 +35,7 @@ public record LayerProjection(
         BranchLoad load,
         RecipeFactors factors,
         @Nullable RootForecast forecast,
-        @Nullable Verdict verdict,
+        @Nullable Verdict<NextStep, NextStepRules> verdict,
         @Nullable HardenVerdict hardening,
         Set<AlsoDo> alsoDo,
         List<Job> jobs) {
@@ -40,6 +43,11 @@ public record LayerProjection(
     public LayerProjection {
         alsoDo = Set.copyOf(alsoDo);
         jobs = List.copyOf(jobs);
+    }
+
+    /** The verdict that is in force: of the next step on the mother, or of the young plant; null when finished. */
+    public @Nullable Verdict<?, ?> decision() {
+        return verdict != null ? verdict : hardening == null ? null : hardening.verdict();
     }
 
     /** The job with the earliest last day; null if there is none. */
@@ -51,6 +59,7 @@ public record LayerProjection(
      * The roots' time.
      *
      * @param thermalDays G by the end of the day
+     * @param time what the dates rest on: the profile or own records
      * @param ready what the looks leave of the time to ready
      * @param readyP probability that the ball is full now
      * @param q10 first day with a tenth of the probability, null beyond the horizon; q50 and q90 alike
@@ -59,6 +68,7 @@ public record LayerProjection(
      */
     public record RootForecast(
             double thermalDays,
+            RootingTime time,
             TimeToReady ready,
             double readyP,
             @Nullable LocalDate q10,

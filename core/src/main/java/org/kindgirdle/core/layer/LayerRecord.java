@@ -3,11 +3,13 @@ package org.kindgirdle.core.layer;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.look.Sectors;
+import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
@@ -94,19 +96,18 @@ public sealed interface LayerRecord {
         }
     }
 
-    /** @param potMl volume of the pot; 0 for straight into the ground */
-    record Potted(FirstMedium medium, double potMl) implements LayerRecord {
+    /**
+     * Potted up, or on from a moss tray.
+     *
+     * @param potMl volume of the pot; 0 for straight into the ground
+     * @param ladder the way that it is to go; null for the one that its medium asks
+     */
+    record Potted(
+            FirstMedium medium, double potMl, @Nullable Ladder ladder) implements LayerRecord {
         public Potted {
             Require.present("medium", medium);
             Require.within("potMl", potMl, 0, 500_000);
         }
-    }
-
-    /** What a severed layer is put in. */
-    enum FirstMedium {
-        LIGHT_MIX,
-        MOSS_STAGE,
-        GROUND
     }
 
     /** Moved to a rung of the ladder, up or back. */

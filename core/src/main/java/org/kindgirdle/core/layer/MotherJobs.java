@@ -5,22 +5,22 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.NextLook;
 import org.kindgirdle.core.look.NextStep;
-import org.kindgirdle.core.look.Verdict;
 
 /** The jobs of a layer on its mother, each with the days between which it is to be done. */
 final class MotherJobs {
 
-    /** What is not urgent may wait this long after it was found, days. */
-    private static final int MAY_WAIT_DAYS = 7;
+    private static final Rule MAY_WAIT_DAYS = Rule.of("job.may-wait");
+    private static final Rule SEVER_WAIT_DAYS = Rule.of("job.sever-wait");
+    private static final Rule TOP_UP_AHEAD_DAYS = Rule.of("job.top-up-ahead");
+    private static final Rule NEAR_DAYS = Rule.of("next.near-frost");
+    private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
+    private static final Rule FIRST_LOOK_P = Rule.of("next.first-look");
 
-    /** A ball that is full may wait this long for its knife, days, if frost leaves the time. */
-    private static final int SEVER_WAIT_DAYS = 14;
-
-    /** Frost is near below this many days. */
-    private static final int NEAR_DAYS = 30;
+    private static final Rule DECISION_HOLDS_DAYS = Rule.of("job.decision-holds");
 
     private final LayerState state;
     private final LayerContext context;
@@ -44,18 +44,18 @@ final class MotherJobs {
         this.growing = growing;
     }
 
-    List<Job> of(Verdict verdict, Set<AlsoDo> alsoDo) {
+    List<Job> of(NextStep decided, Set<AlsoDo> alsoDo) {
         List<Job> jobs = new ArrayList<>();
-        Job step = step(verdict.step());
+        Job step = step(decided);
         jobs.add(step);
         for (AlsoDo also : alsoDo) {
-            int wait = also == AlsoDo.COVER_NOW ? 0 : MAY_WAIT_DAYS;
+            int wait = also == AlsoDo.COVER_NOW ? 0 : days(MAY_WAIT_DAYS);
             LocalDate from = also == AlsoDo.COVER_NOW ? today : state.lastOn();
             jobs.add(new Job(also.name(), from, from.plusDays(wait)));
         }
         // a wet ball is left to drain; a ball that is wetted, wrapped or cut anyway needs no visit for water
         if (!alsoDo.contains(AlsoDo.VENT) && step.code().equals(Job.LOOK) && !state.cleanedOut()) {
-            jobs.add(new Job(Job.TOP_UP, forecast.topUpOn().minusDays(2), forecast.topUpOn()));
+            jobs.add(new Job(Job.TOP_UP, forecast.topUpOn().minusDays(days(TOP_UP_AHEAD_DAYS)), forecast.topUpOn()));
         }
         return jobs;
     }
@@ -66,12 +66,14 @@ final class MotherJobs {
             case WAIT, HOLD_FRUIT, HOLD_SPRING, HOLD_DORMANT -> look();
             case CARRY_OVER, PROTECT -> decided(step) ? look() : new Job(step.name(), coldFrom(), coldBy());
             case LOOK_NOW -> {
-                LocalDate due = heat.dayReaching(forecast.ready().quantile(.5)).orElse(today);
+                LocalDate due = heat.dayReaching(
+                                forecast.ready().quantile(context.rules().of(FIRST_LOOK_P)))
+                        .orElse(today);
                 yield new Job(Job.LOOK, due, due);
             }
             case RESCUE, REWET, REWRAP, RELIEVE -> new Job(step.name(), found, found);
             case LOST, CLEAN_OUT, CUT_BRIDGE, SEVER_SOON, SEVER_TO_COVER, RERING, ABANDON, RESCORE, GAMBLE ->
-                new Job(step.name(), found, found.plusDays(MAY_WAIT_DAYS));
+                new Job(step.name(), found, found.plusDays(days(MAY_WAIT_DAYS)));
             case SEVER_NOW, SEVER_DORMANT -> new Job(step.name(), found, severBy(found));
         };
     }
@@ -80,7 +82,7 @@ final class MotherJobs {
         LayerState.WorkOn decision = state.lastDecision();
         return decision != null
                 && decision.work().name().equals(step.name())
-                && decision.on().isAfter(today.minusDays(NextLook.DORMANT_DAYS * 4L));
+                && decision.on().isAfter(today.minusDays(days(DECISION_HOLDS_DAYS)));
     }
 
     private Job look() {
@@ -88,16 +90,25 @@ final class MotherJobs {
                 ? state.ringedOn()
                 : state.looks().get(state.looks().size() - 1).on();
         NextLook next = NextLook.after(
-                last, state.stage(), heat.coverNow().isSeenThrough(), growing, forecast.ready(), heat::dayReaching);
+                context.rules(),
+                last,
+                state.stage(),
+                heat.coverNow().isSeenThrough(),
+                growing,
+                forecast.ready(),
+                heat::dayReaching);
         return new Job(Job.LOOK, next.from(), next.by());
     }
 
+    private int days(Rule rule) {
+        return context.rules().count(rule);
+    }
+
     private LocalDate severBy(LocalDate found) {
-        LocalDate latest = found.plusDays(SEVER_WAIT_DAYS);
+        LocalDate latest = found.plusDays(days(SEVER_WAIT_DAYS));
         LocalDate room = context.climate()
                 .frosts()
-                .map(frosts ->
-                        frosts.nextFirstEarly(found).minusDays(context.rules().establishDays()))
+                .map(frosts -> frosts.nextFirstEarly(found).minusDays(days(ESTABLISH_DAYS)))
                 .orElse(latest);
         return room.isBefore(latest) && !room.isBefore(found) ? room : latest;
     }
@@ -106,7 +117,7 @@ final class MotherJobs {
         return context.climate()
                 .frosts()
                 .filter(frosts -> !frosts.isFrostSeason(today))
-                .map(frosts -> frosts.nextFirstEarly(today).minusDays(NEAR_DAYS))
+                .map(frosts -> frosts.nextFirstEarly(today).minusDays(days(NEAR_DAYS)))
                 .orElse(today);
     }
 

@@ -20,39 +20,36 @@ import org.kindgirdle.core.growth.StageSeen;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.harden.HardenRules;
 import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.NextStepInputs;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.TopUp;
-import org.kindgirdle.core.look.Verdict;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.CoverAdvice;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.verdict.Verdict;
 
 /** The projection of one layer from its journal, its context and a day: a pure function. */
 public final class Projector {
 
-    /** The forecast that is watched for heat, and for a ball that dries, days. */
-    private static final int WEEK = 7;
-
-    /** Full roots that must stay in their ball longer than this, days, want a larger one. */
-    private static final int LONG_WAIT_DAYS = 60;
-
-    /** A ball with less medium than this is small, mL. */
-    private static final double SMALL_BALL_ML = 400;
+    private static final Rule WATCH_HEAT_DAYS = Rule.of("next.watch-heat");
+    private static final Rule DRIES_WITHIN_DAYS = Rule.of("next.dries-within");
+    private static final Rule LONG_WAIT_DAYS = Rule.of("next.long-wait");
+    private static final Rule SMALL_BALL_ML = Rule.of("next.small-ball");
+    private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
 
     /** The curve of readiness leaves this much out on either side, and has about so many points. */
     private static final double CURVE_TAIL = .01;
 
     private static final int CURVE_POINTS = 40;
 
-    /** How far ahead a change of the next step is looked for, days. */
-    private static final int COMING_DAYS = 400;
-
     private final LayerContext context;
+    private final HouseRules rules;
     private final LayerState state;
     private final LocalDate today;
     private final RecipeFactors factors;
@@ -63,21 +60,15 @@ public final class Projector {
     private Projector(LayerState state, LayerContext context, LocalDate today) {
         this.state = state;
         this.context = context;
+        this.rules = context.rules();
         this.today = today;
         LayerRecord.Set set = state.set();
         SpeciesProfile species = context.species();
-        this.factors = RecipeFactors.of(
-                species.difficulty(),
-                context.recipe().wound(),
-                set.wood(),
-                context.rootRun(),
-                context.vigour(),
-                context.recipe().medium(),
-                context.recipe().hormonePpm(),
-                species.preformedRoots());
+        this.factors = context.factors(set.wood());
         this.ball = RingAndBall.of(
-                set.diameterMm(), species.bridgesReadily(), state.bridgedBefore() || state.attempts() > 0);
+                rules, set.diameterMm(), species.bridgesReadily(), state.bridgedBefore() || state.attempts() > 0);
         this.load = BranchLoad.of(
+                rules,
                 ball.mediumMl(),
                 context.recipe().medium(),
                 context.recipe().containerG(),
@@ -85,7 +76,7 @@ public final class Projector {
                 set.fromUnionMm(),
                 set.leanDeg(),
                 set.wood());
-        this.leafless = Phenology.leafless(context.climate(), species).orElse(null);
+        this.leafless = Phenology.leafless(rules, context.climate(), species).orElse(null);
     }
 
     public static LayerProjection project(LayerState state, LayerContext context, LocalDate today) {
@@ -119,36 +110,17 @@ public final class Projector {
     }
 
     /**
-     * The first day on which the next step will be another if nothing is recorded till then, by forecast and normals;
-     * empty if it stays the same for more than a year, or the layer is off its mother.
-     */
-    public static Optional<ComingStep> nextChange(LayerState state, LayerContext context, LocalDate today) {
-        Verdict now = project(state, context, today).verdict();
-        if (now == null) {
-            return Optional.empty();
-        }
-        for (int ahead = 1; ahead <= COMING_DAYS; ahead++) {
-            LocalDate day = today.plusDays(ahead);
-            Verdict then = project(state, context, day).verdict();
-            if (then != null && then.step() != now.step()) {
-                return Optional.of(new ComingStep(day, then));
-            }
-        }
-        return Optional.empty();
-    }
-
-    /**
-     * A verdict that time alone will bring.
-     *
-     * @param on the first day that it holds
-     */
-    public record ComingStep(LocalDate on, Verdict verdict) {}
-
-    /**
      * @param on a day
      * @param readyP probability of a full ball by its end
      */
     public record ReadyBy(LocalDate on, double readyP) {}
+
+    /** What the next step of a layer on its mother is decided from, on a day. */
+    static NextStepInputs inputs(LayerState state, LayerContext context, LocalDate day) {
+        Projector projector = new Projector(state, context, day);
+        HeatTrack heat = new HeatTrack(state, context, projector.factors.speed());
+        return projector.inputs(heat);
+    }
 
     private LayerProjection project() {
         if (state.phase() == LayerPhase.ON_MOTHER) {
@@ -157,21 +129,21 @@ public final class Projector {
         if (state.plant() == null || !state.phase().isLive()) {
             return new LayerProjection(state, ball, load, factors, null, null, null, Set.of(), List.of());
         }
-        HardenVerdict hardening = HardenRules.decide(state.plant(), context.climate(), leafless, today);
-        List<Job> jobs = List.of(PlantJobs.of(hardening, state.plant(), today));
+        HardenVerdict hardening = HardenRules.decide(rules, state.plant(), context.climate(), leafless, today);
+        List<Job> jobs = List.of(PlantJobs.of(rules, hardening, state.plant(), today));
         return new LayerProjection(state, ball, load, factors, null, null, hardening, Set.of(), jobs);
     }
 
     private LayerProjection onMother() {
         HeatTrack heat = new HeatTrack(state, context, factors.speed());
         double thermalDays = heat.throughDay(today);
-        TimeToReady prior = TimeToReady.prior(
-                context.species().d50ThermalDays(), context.species().sigma());
+        TimeToReady prior = context.time().prior();
         TimeToReady ready = TimeToReady.after(prior.d50(), prior.sigma(), stagesSeen(heat));
         TopUp topUp = topUp(heat.coverNow());
         LocalDate topUpOn = state.wateredOn().plusDays(topUp.intervalDays());
         LayerProjection.RootForecast forecast = new LayerProjection.RootForecast(
                 thermalDays,
+                context.time(),
                 ready,
                 ready.readyBy(thermalDays),
                 heat.dayReaching(ready.quantile(.1)).orElse(null),
@@ -179,9 +151,10 @@ public final class Projector {
                 heat.dayReaching(ready.quantile(.9)).orElse(null),
                 topUp,
                 topUpOn);
-        Verdict verdict = NextStepRules.decide(inputs(prior, thermalDays, heat.coverNow(), topUpOn));
+        Verdict<NextStep, NextStepRules> verdict = NextStepRules.decide(inputs(heat));
         Set<AlsoDo> alsoDo = alsoDo(heat.coverNow(), verdict.step());
-        List<Job> jobs = new MotherJobs(state, context, today, heat, forecast, isGrowing(today)).of(verdict, alsoDo);
+        List<Job> jobs =
+                new MotherJobs(state, context, today, heat, forecast, isGrowing(today)).of(verdict.step(), alsoDo);
         return new LayerProjection(
                 state,
                 ball,
@@ -199,13 +172,14 @@ public final class Projector {
     private List<StageSeen> stagesSeen(HeatTrack heat) {
         List<StageSeen> seen = new ArrayList<>();
         for (LayerState.LookOn look : state.looks()) {
-            seen.add(new StageSeen(look.look().stage(), heat.throughDay(look.on())));
+            seen.add(StageSeen.of(rules, look.look().stage(), heat.throughDay(look.on())));
         }
         return seen;
     }
 
     private TopUp topUp(Cover cover) {
         return TopUp.of(
+                rules,
                 ball.mediumMl(),
                 ball.ballLengthMm(),
                 ball.ballDiameterMm(),
@@ -217,18 +191,14 @@ public final class Projector {
                 state.stage());
     }
 
-    private NextStepInputs inputs(TimeToReady prior, double thermalDays, Cover cover, LocalDate topUpOn) {
+    private NextStepInputs inputs(HeatTrack heat) {
+        TimeToReady prior = context.time().prior();
+        double thermalDays = heat.throughDay(today);
+        Cover cover = heat.coverNow();
+        LocalDate topUpOn = state.wateredOn().plusDays(topUp(cover).intervalDays());
         PlaceClimate climate = context.climate();
-        boolean hardy = isHardy();
-        SettingWindows again = new SettingWindows(
-                climate,
-                context.species(),
-                prior,
-                context.sums().apply(cover),
-                factors.speed(),
-                state.set().school(),
-                context.rules().establishDays(),
-                hardy);
+        SettingWindows again =
+                context.windows(cover, factors.speed(), state.set().school(), state.stage());
         return new NextStepInputs(
                 state.conditions(),
                 !state.looks().isEmpty(),
@@ -242,26 +212,18 @@ public final class Projector {
                 isGrowing(today),
                 leafless != null && leafless.includes(today),
                 climate.frosts().map(frosts -> frosts.daysToFrost(today)).orElse(null),
-                context.rules().establishDays(),
-                hardy,
+                rules.count(ESTABLISH_DAYS),
+                context.isHardy(state.stage()),
                 context.coverAtHand(),
                 state.set().fruitToKeep(),
                 state.set().specimen(),
-                topUpOn.isBefore(today.plusDays(WEEK)),
-                state.set().school());
+                topUpOn.isBefore(today.plusDays(rules.count(DRIES_WITHIN_DAYS))),
+                state.set().school(),
+                rules);
     }
 
     private boolean isGrowing(LocalDate day) {
-        return context.climate().sevenDayMeanC(day)
-                > context.species().cardinals().baseC() + Phenology.GROWING_ABOVE_BASE_C;
-    }
-
-    private boolean isHardy() {
-        double low = context.climate().winterLowC();
-        double rootKill = state.stage() == RootStage.MATURE
-                ? context.rules().matureRootKillC()
-                : context.rules().youngRootKillC();
-        return context.species().frostHardyToC() <= low && rootKill <= low;
+        return Phenology.isGrowing(rules, context.climate(), context.species(), day);
     }
 
     /** Looks in growth since the stage last rose; the ring itself counts as the first stage. */
@@ -292,19 +254,22 @@ public final class Projector {
     }
 
     private boolean isTooHot(Cover cover) {
-        return context.sums().apply(cover).hottestC(today, today.plusDays(WEEK)) > CoverAdvice.HOT_BALL_C;
+        LocalDate to = today.plusDays(rules.count(WATCH_HEAT_DAYS));
+        return CoverAdvice.isTooHot(rules, context.sums().apply(cover).hottestC(today, to));
     }
 
     /** Roots fill a small ball, and it is to stay on the mother for long. */
     private boolean isOutgrown(NextStep step) {
-        if (state.upsized() || !state.stage().isAtLeast(RootStage.FILLED) || ball.mediumMl() > SMALL_BALL_ML) {
+        if (state.upsized()
+                || !state.stage().isAtLeast(RootStage.FILLED)
+                || ball.mediumMl() > rules.of(SMALL_BALL_ML)) {
             return false;
         }
         if (step == NextStep.HOLD_SPRING) {
             return true;
         }
         Optional<Integer> toFrost = context.climate().frosts().map(frosts -> frosts.daysToFrost(today));
-        return step == NextStep.HOLD_DORMANT && toFrost.isPresent() && toFrost.get() > LONG_WAIT_DAYS;
+        return step == NextStep.HOLD_DORMANT && toFrost.isPresent() && toFrost.get() > rules.count(LONG_WAIT_DAYS);
     }
 
     private static void addIf(Set<AlsoDo> all, AlsoDo one, boolean needed) {

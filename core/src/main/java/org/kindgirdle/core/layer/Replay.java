@@ -10,9 +10,11 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.look.Condition;
+import org.kindgirdle.core.pot.FirstMedium;
 
 /** Plays the journal of one layer from its first record to its last. */
 public final class Replay {
@@ -33,6 +35,8 @@ public final class Replay {
     private boolean cleanedOut;
     private LayerState.@Nullable WorkOn lastDecision;
     private LocalDate severedOn = LocalDate.MIN;
+    private @Nullable LocalDate mossSince;
+    private Ladder ladder = Ladder.IN_LEAF;
     private Rung rung = Rung.TENT;
     private LocalDate rungSince = LocalDate.MIN;
     private final List<PlantState.Seen> seen = new ArrayList<>();
@@ -108,8 +112,8 @@ public final class Replay {
             severedOn = on;
             rung = Rung.TENT;
             rungSince = on;
-        } else if (what instanceof LayerRecord.Potted) {
-            phase = LayerPhase.POTTED;
+        } else if (what instanceof LayerRecord.Potted potted) {
+            pot(on, potted);
         } else if (what instanceof LayerRecord.Moved moved) {
             rung = moved.rung();
             rungSince = on;
@@ -141,7 +145,7 @@ public final class Replay {
             return null;
         }
         if (what instanceof LayerRecord.Potted) {
-            return phase == LayerPhase.SEVERED
+            return phase == LayerPhase.SEVERED || mossSince != null
                     ? null
                     : phase == LayerPhase.POTTED ? LayerState.Reason.ALREADY_POTTED : LayerState.Reason.NOT_SEVERED;
         }
@@ -152,6 +156,17 @@ public final class Replay {
             return phase == LayerPhase.ON_MOTHER ? LayerState.Reason.NOT_SEVERED : null;
         }
         return phase == LayerPhase.ON_MOTHER ? null : LayerState.Reason.NO_LONGER_ON_MOTHER;
+    }
+
+    private void pot(LocalDate on, LayerRecord.Potted potted) {
+        boolean inMoss = potted.medium() == FirstMedium.MOSS_STAGE;
+        if (potted.ladder() != null) {
+            ladder = potted.ladder();
+        } else if (phase == LayerPhase.SEVERED) {
+            ladder = inMoss ? Ladder.MOSS_TRAY : Ladder.IN_LEAF;
+        }
+        mossSince = inMoss ? on : null;
+        phase = LayerPhase.POTTED;
     }
 
     private void look(LocalDate on, LayerRecord.Looked look) {
@@ -204,7 +219,7 @@ public final class Replay {
         }
         PlantState plant = severedOn.equals(LocalDate.MIN)
                 ? null
-                : new PlantState(severedOn, phase != LayerPhase.SEVERED, rung, rungSince, seen);
+                : new PlantState(severedOn, phase != LayerPhase.SEVERED, mossSince, ladder, rung, rungSince, seen);
         return new LayerState(
                 phase,
                 set,

@@ -2,6 +2,9 @@ package org.kindgirdle.core.learn;
 
 import java.util.List;
 import org.hipparchus.special.Erf;
+import org.kindgirdle.core.growth.RootingTime;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -15,9 +18,9 @@ import org.kindgirdle.core.units.Require;
  */
 public record LearnedTime(double mu, double sigma, int records) {
 
-    private static final double PRIOR_MU_SPREAD = .35;
-    private static final double PRIOR_SIGMA = .25;
-    private static final double PRIOR_LOG_SIGMA_SPREAD = .4;
+    private static final Rule TIME_SPREAD = Rule.of("prior.time-spread");
+    private static final Rule SIGMA = Rule.of("prior.sigma");
+    private static final Rule SIGMA_SPREAD = Rule.of("prior.sigma-spread");
 
     /** Newton steps end when neither coordinate moves by more than this, far below what a date could show. */
     private static final double CONVERGED = 1e-8;
@@ -27,17 +30,20 @@ public record LearnedTime(double mu, double sigma, int records) {
 
     private static final int MOST_STEPS = 200;
 
-    /** Differences for the gradient and curvature, in units of mu and of ln sigma. */
-    private static final double STEP = 1e-4;
-
     /** Mass of an interval is never taken to be less: far out, the logarithm would not be finite. */
     private static final double LEAST_MASS = 1e-300;
 
     private static final double SQRT2 = Math.sqrt(2);
+    private static final double DENSITY_AT_0 = 1 / Math.sqrt(2 * Math.PI);
 
     /** Median, thermal days. */
     public double medianThermalDays() {
         return Math.exp(mu);
+    }
+
+    /** What dates are worked out from with it. */
+    public RootingTime asRootingTime() {
+        return new RootingTime(medianThermalDays(), sigma, records);
     }
 
     /**
@@ -45,20 +51,26 @@ public record LearnedTime(double mu, double sigma, int records) {
      *
      * @param d50 of the profile, thermal days, above 0
      */
-    public static LearnedTime from(double d50, List<Interval> intervals) {
+    public static LearnedTime from(HouseRules rules, double d50, List<Interval> intervals) {
         Require.positive("d50", d50);
-        return new Search(Math.log(d50), intervals).climb();
+        return new Search(rules, Math.log(d50), intervals).climb();
     }
 
     /** The posterior over (mu, ln sigma), and the way up it: Newton's steps, held back where they would overshoot. */
     private static final class Search {
 
         private final double priorMu;
+        private final double priorMuSpread;
+        private final double priorEta;
+        private final double priorEtaSpread;
         private final double[] logLow;
         private final double[] logHigh;
 
-        Search(double priorMu, List<Interval> intervals) {
+        Search(HouseRules rules, double priorMu, List<Interval> intervals) {
             this.priorMu = priorMu;
+            this.priorMuSpread = rules.of(TIME_SPREAD);
+            this.priorEta = Math.log(rules.of(SIGMA));
+            this.priorEtaSpread = rules.of(SIGMA_SPREAD);
             this.logLow =
                     intervals.stream().mapToDouble(one -> Math.log(one.low())).toArray();
             this.logHigh =
@@ -67,35 +79,25 @@ public record LearnedTime(double mu, double sigma, int records) {
 
         LearnedTime climb() {
             double mu = priorMu;
-            double eta = Math.log(PRIOR_SIGMA);
-            double here = at(mu, eta);
+            double eta = priorEta;
+            Slope here = new Slope(mu, eta);
             for (int step = 0; step < MOST_STEPS; step++) {
-                double up = at(mu + STEP, eta);
-                double down = at(mu - STEP, eta);
-                double right = at(mu, eta + STEP);
-                double left = at(mu, eta - STEP);
-                double gradientMu = (up - down) / (2 * STEP);
-                double gradientEta = (right - left) / (2 * STEP);
-                double curveMu = Math.min(-1, (up - 2 * here + down) / (STEP * STEP));
-                double curveEta = Math.min(-1, (right - 2 * here + left) / (STEP * STEP));
-                double cross = (at(mu + STEP, eta + STEP)
-                                - at(mu + STEP, eta - STEP)
-                                - at(mu - STEP, eta + STEP)
-                                + at(mu - STEP, eta - STEP))
-                        / (4 * STEP * STEP);
+                double curveMu = Math.min(-1, here.curveMu);
+                double curveEta = Math.min(-1, here.curveEta);
+                double cross = here.cross;
                 double determinant = curveMu * curveEta - cross * cross;
                 if (determinant <= 0) {
                     // not a hilltop's curvature: climb along each axis alone
                     cross = 0;
                     determinant = curveMu * curveEta;
                 }
-                double moveMu = -(curveEta * gradientMu - cross * gradientEta) / determinant;
-                double moveEta = -(curveMu * gradientEta - cross * gradientMu) / determinant;
+                double moveMu = -(curveEta * here.gradientMu - cross * here.gradientEta) / determinant;
+                double moveEta = -(curveMu * here.gradientEta - cross * here.gradientMu) / determinant;
                 double share = 1;
-                double there = at(mu + moveMu, eta + moveEta);
-                while (there < here && share > LEAST_SHARE) {
+                Slope there = new Slope(mu + moveMu, eta + moveEta);
+                while (there.height < here.height && share > LEAST_SHARE) {
                     share /= 2;
-                    there = at(mu + share * moveMu, eta + share * moveEta);
+                    there = new Slope(mu + share * moveMu, eta + share * moveEta);
                 }
                 mu += share * moveMu;
                 eta += share * moveEta;
@@ -107,16 +109,55 @@ public record LearnedTime(double mu, double sigma, int records) {
             return new LearnedTime(mu, Math.exp(eta), logLow.length);
         }
 
-        /** Logarithm of the posterior, up to a constant. */
-        private double at(double mu, double eta) {
-            double sigma = Math.exp(eta);
-            double offMu = (mu - priorMu) / PRIOR_MU_SPREAD;
-            double offEta = (eta - Math.log(PRIOR_SIGMA)) / PRIOR_LOG_SIGMA_SPREAD;
-            double sum = -(offMu * offMu + offEta * offEta) / 2;
-            for (int i = 0; i < logLow.length; i++) {
-                sum += Math.log(Math.max(LEAST_MASS, between((logLow[i] - mu) / sigma, (logHigh[i] - mu) / sigma)));
+        /** Logarithm of the posterior, up to a constant, with its gradient and curvature in mu and ln sigma. */
+        private final class Slope {
+
+            private double height;
+            private double gradientMu;
+            private double gradientEta;
+            private double curveMu;
+            private double curveEta;
+            private double cross;
+
+            Slope(double mu, double eta) {
+                double sigma = Math.exp(eta);
+                double offMu = (mu - priorMu) / priorMuSpread;
+                double offEta = (eta - priorEta) / priorEtaSpread;
+                height = -(offMu * offMu + offEta * offEta) / 2;
+                gradientMu = -offMu / priorMuSpread;
+                gradientEta = -offEta / priorEtaSpread;
+                curveMu = -1 / (priorMuSpread * priorMuSpread);
+                curveEta = -1 / (priorEtaSpread * priorEtaSpread);
+                for (int i = 0; i < logLow.length; i++) {
+                    add((logLow[i] - mu) / sigma, (logHigh[i] - mu) / sigma, sigma);
+                }
             }
-            return sum;
+
+            /** ln(Phi(b) - Phi(a)): its derivatives are differences of powers of z times the density at both ends. */
+            private void add(double a, double b, double sigma) {
+                double mass = Math.max(LEAST_MASS, between(a, b));
+                double[] low = moments(a);
+                double[] high = moments(b);
+                double d0 = (high[0] - low[0]) / mass;
+                double d1 = (high[1] - low[1]) / mass;
+                double d2 = (high[2] - low[2]) / mass;
+                double d3 = (high[3] - low[3]) / mass;
+                height += Math.log(mass);
+                gradientMu -= d0 / sigma;
+                gradientEta -= d1;
+                curveMu -= (d1 + d0 * d0) / (sigma * sigma);
+                curveEta += d1 - d3 - d1 * d1;
+                cross += (d0 - d2 - d0 * d1) / sigma;
+            }
+
+            /** The standard normal density at z times 1, z, z squared and z cubed; nothing at an infinite end. */
+            private static double[] moments(double z) {
+                double density = Double.isInfinite(z) ? 0 : Math.exp(-z * z / 2) * DENSITY_AT_0;
+                if (density == 0) {
+                    return new double[4];
+                }
+                return new double[] {density, z * density, z * z * density, z * z * z * density};
+            }
         }
 
         private static double between(double from, double to) {

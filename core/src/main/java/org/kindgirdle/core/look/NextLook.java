@@ -5,6 +5,8 @@ import java.util.Optional;
 import java.util.function.DoubleFunction;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 
 /**
  * When to look next: late enough to find something, early enough to act on it. A peek disturbs roots.
@@ -14,11 +16,19 @@ import org.kindgirdle.core.growth.TimeToReady;
  */
 public record NextLook(LocalDate from, LocalDate by) {
 
-    /** In dormancy only the wrap is looked after, so often (days). */
-    public static final int DORMANT_DAYS = 45;
+    private static final Rule DORMANT_DAYS = Rule.of("look.dormant");
+    private static final Rule SLACK_DAYS = Rule.of("look.slack");
+    private static final Rule FILLED_DAYS = Rule.of("look.filled");
+    private static final Rule EARLY_QUANTILE = Rule.of("look.early.quantile");
+    private static final Rule EARLY_CLEAR_SHARE = Rule.of("look.early.clear-share");
+    private static final Rule EARLY_OPENED_SHARE = Rule.of("look.early.opened-share");
+    private static final Rule INITIALS_SHARE = Rule.of("look.initials.share");
+    private static final Rule ROOTED_SHARE = Rule.of("look.rooted.share");
+    private static final Span EARLY = Span.of("look.early");
+    private static final Span INITIALS = Span.of("look.initials");
+    private static final Span ROOTED = Span.of("look.rooted");
 
-    /** A look that is due may wait for the round after the next one, days. */
-    private static final int SLACK_DAYS = 7;
+    private static final double MEDIAN = .5;
 
     /**
      * @param lastLook the last look, or the ring if there was none since
@@ -28,6 +38,7 @@ public record NextLook(LocalDate from, LocalDate by) {
      * @param dayReaching the first day on which the layer has had so many thermal days; empty beyond the horizon
      */
     public static NextLook after(
+            HouseRules rules,
             LocalDate lastLook,
             RootStage stage,
             boolean seenThrough,
@@ -35,28 +46,53 @@ public record NextLook(LocalDate from, LocalDate by) {
             TimeToReady ready,
             DoubleFunction<Optional<LocalDate>> dayReaching) {
         if (!growing) {
-            LocalDate wrap = lastLook.plusDays(DORMANT_DAYS);
+            LocalDate wrap = lastLook.plusDays(rules.count(DORMANT_DAYS));
             return new NextLook(wrap, wrap);
         }
         return switch (stage) {
-            case NONE, CALLUS ->
-                between(
+            case NONE, CALLUS -> {
+                double thermalDays = seenThrough
+                        ? rules.of(EARLY_CLEAR_SHARE) * ready.quantile(rules.of(EARLY_QUANTILE))
+                        : rules.of(EARLY_OPENED_SHARE) * ready.quantile(MEDIAN);
+                yield EARLY.look(rules, lastLook, seenThrough, dayReaching.apply(thermalDays));
+            }
+            case INITIALS ->
+                INITIALS.look(
+                        rules,
                         lastLook,
-                        seenThrough ? 14 : 21,
-                        45,
-                        dayReaching.apply(seenThrough ? .55 * ready.quantile(.1) : .80 * ready.quantile(.5)));
-            case INITIALS -> between(lastLook, seenThrough ? 10 : 14, 30, dayReaching.apply(.90 * ready.quantile(.5)));
-            case ROOTED -> between(lastLook, seenThrough ? 7 : 10, 21, dayReaching.apply(ready.quantile(.5)));
-            case FILLED, MATURE -> between(lastLook, 7, 7, Optional.empty());
+                        seenThrough,
+                        dayReaching.apply(rules.of(INITIALS_SHARE) * ready.quantile(MEDIAN)));
+            case ROOTED ->
+                ROOTED.look(
+                        rules,
+                        lastLook,
+                        seenThrough,
+                        dayReaching.apply(rules.of(ROOTED_SHARE) * ready.quantile(MEDIAN)));
+            case FILLED, MATURE -> {
+                LocalDate due = lastLook.plusDays(rules.count(FILLED_DAYS));
+                yield new NextLook(due, due);
+            }
         };
     }
 
-    private static NextLook between(LocalDate last, int soonest, int latest, Optional<LocalDate> wanted) {
-        LocalDate end = last.plusDays(latest);
-        LocalDate first = last.plusDays(soonest);
-        LocalDate due = wanted.filter(day -> day.isBefore(end)).orElse(end);
-        LocalDate from = due.isBefore(first) ? first : due;
-        LocalDate by = from.plusDays(SLACK_DAYS);
-        return new NextLook(from, by.isAfter(end) ? end : by);
+    /** Days after the last look between which the next one lies. */
+    private record Span(Rule clearLeast, Rule openedLeast, Rule most) {
+
+        static Span of(String code) {
+            return new Span(Rule.of(code + ".clear-least"), Rule.of(code + ".opened-least"), Rule.of(code + ".most"));
+        }
+
+        NextLook look(HouseRules rules, LocalDate last, boolean seenThrough, Optional<LocalDate> wanted) {
+            LocalDate end = last.plusDays(rules.count(most));
+            LocalDate first = last.plusDays(rules.count(seenThrough ? clearLeast : openedLeast));
+            LocalDate due = wanted.filter(day -> day.isBefore(end)).orElse(end);
+            LocalDate from = due.isBefore(first) ? first : due;
+            LocalDate by = from.plusDays(rules.count(SLACK_DAYS));
+            return new NextLook(from, by.isAfter(end) ? latest(from, end) : by);
+        }
+
+        private static LocalDate latest(LocalDate a, LocalDate b) {
+            return a.isAfter(b) ? a : b;
+        }
     }
 }

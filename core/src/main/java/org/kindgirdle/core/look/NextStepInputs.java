@@ -3,6 +3,8 @@ package org.kindgirdle.core.look;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -27,6 +29,7 @@ import org.kindgirdle.core.units.Require;
  * @param specimen taken for its shape and even roots
  * @param ballDries within a week
  * @param school when this one is to be severed
+ * @param rules the figures of the house that the rules turn on
  */
 public record NextStepInputs(
         Set<Condition> conditions,
@@ -47,7 +50,8 @@ public record NextStepInputs(
         boolean fruitToKeep,
         boolean specimen,
         boolean ballDries,
-        School school) {
+        School school,
+        HouseRules rules) {
 
     public NextStepInputs {
         conditions = Set.copyOf(conditions);
@@ -76,13 +80,26 @@ public record NextStepInputs(
         return daysToFrost == null || daysToFrost >= days;
     }
 
+    boolean isFrostAmple() {
+        return isFrostAtLeast(rules.count(Thresholds.AMPLE_DAYS));
+    }
+
+    /** Whether a value is at least what the house has set. */
+    boolean reaches(double value, Rule threshold) {
+        return value >= rules.of(threshold);
+    }
+
+    boolean isOverdue() {
+        return reaches(readyP, Thresholds.OVERDUE_P);
+    }
+
     /** There is room to sever and establish before frost. */
     boolean room() {
         return isFrostAtLeast(establishDays);
     }
 
     boolean near() {
-        return !growing || !isFrostAtLeast(Thresholds.NEAR_DAYS);
+        return !growing || !isFrostAtLeast(rules.count(Thresholds.NEAR_DAYS));
     }
 
     boolean trouble() {
@@ -90,6 +107,6 @@ public record NextStepInputs(
     }
 
     boolean isStalledTwice() {
-        return stalledLooks >= Thresholds.STALLED_LOOKS;
+        return reaches(stalledLooks, Thresholds.STALLED_LOOKS);
     }
 }

@@ -1,24 +1,24 @@
 package org.kindgirdle.core.look;
 
-import static org.kindgirdle.core.look.Fact.Name.ATTEMPTS;
-import static org.kindgirdle.core.look.Fact.Name.BALL_DRIES;
-import static org.kindgirdle.core.look.Fact.Name.CONDITIONS;
-import static org.kindgirdle.core.look.Fact.Name.COVER;
-import static org.kindgirdle.core.look.Fact.Name.COVERAGE;
-import static org.kindgirdle.core.look.Fact.Name.DAYS_TO_FROST;
-import static org.kindgirdle.core.look.Fact.Name.ESTABLISH_DAYS;
-import static org.kindgirdle.core.look.Fact.Name.FRUIT_TO_KEEP;
-import static org.kindgirdle.core.look.Fact.Name.GROWING;
-import static org.kindgirdle.core.look.Fact.Name.HARDY;
-import static org.kindgirdle.core.look.Fact.Name.LEAFLESS;
-import static org.kindgirdle.core.look.Fact.Name.LOOKED;
-import static org.kindgirdle.core.look.Fact.Name.READY_P;
-import static org.kindgirdle.core.look.Fact.Name.RESCORES;
-import static org.kindgirdle.core.look.Fact.Name.SCHOOL;
-import static org.kindgirdle.core.look.Fact.Name.SPECIMEN;
-import static org.kindgirdle.core.look.Fact.Name.STAGE;
-import static org.kindgirdle.core.look.Fact.Name.STALLED_LOOKS;
-import static org.kindgirdle.core.look.Fact.Name.WINDOW_P;
+import static org.kindgirdle.core.look.NextStepFact.ATTEMPTS;
+import static org.kindgirdle.core.look.NextStepFact.BALL_DRIES;
+import static org.kindgirdle.core.look.NextStepFact.CONDITIONS;
+import static org.kindgirdle.core.look.NextStepFact.COVER;
+import static org.kindgirdle.core.look.NextStepFact.COVERAGE;
+import static org.kindgirdle.core.look.NextStepFact.DAYS_TO_FROST;
+import static org.kindgirdle.core.look.NextStepFact.ESTABLISH_DAYS;
+import static org.kindgirdle.core.look.NextStepFact.FRUIT_TO_KEEP;
+import static org.kindgirdle.core.look.NextStepFact.GROWING;
+import static org.kindgirdle.core.look.NextStepFact.HARDY;
+import static org.kindgirdle.core.look.NextStepFact.LEAFLESS;
+import static org.kindgirdle.core.look.NextStepFact.LOOKED;
+import static org.kindgirdle.core.look.NextStepFact.READY_P;
+import static org.kindgirdle.core.look.NextStepFact.RESCORES;
+import static org.kindgirdle.core.look.NextStepFact.SCHOOL;
+import static org.kindgirdle.core.look.NextStepFact.SPECIMEN;
+import static org.kindgirdle.core.look.NextStepFact.STAGE;
+import static org.kindgirdle.core.look.NextStepFact.STALLED_LOOKS;
+import static org.kindgirdle.core.look.NextStepFact.WINDOW_P;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -26,6 +26,8 @@ import java.util.List;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.verdict.Fact;
+import org.kindgirdle.core.verdict.Verdict;
 
 /**
  * The rules of the next step, in order: the first that applies decides. Their names are their stable ids. Rules from
@@ -52,7 +54,9 @@ public enum NextStepRules {
             CONDITIONS),
     TOP_WILTED(in -> !in.isFilled() && in.has(Condition.TOP_WILTED) ? NextStep.RELIEVE : null, CONDITIONS),
     FIRST_LOOK_DUE(
-            in -> !in.isFilled() && !in.looked() && in.readyP() >= Thresholds.LOOK_P ? NextStep.LOOK_NOW : null,
+            in -> !in.isFilled() && !in.looked() && in.reaches(in.readyP(), Thresholds.LOOK_P)
+                    ? NextStep.LOOK_NOW
+                    : null,
             LOOKED,
             READY_P),
     BRIDGED(
@@ -81,8 +85,8 @@ public enum NextStepRules {
     FEW_ROOTS_LATE(
             in -> in.stage() == RootStage.ROOTED
                             && in.isStalledTwice()
-                            && in.readyP() >= Thresholds.OVERDUE_P
-                            && (in.isFrostAtLeast(Thresholds.AMPLE_DAYS) || in.cover())
+                            && in.isOverdue()
+                            && (in.isFrostAmple() || in.cover())
                     ? NextStep.GAMBLE
                     : null,
             STAGE,
@@ -94,10 +98,10 @@ public enum NextStepRules {
 
     EMPTY_SECTORS(
             in -> in.specimen()
-                            && in.coverage() < .5
-                            && in.rescores() < Thresholds.MOST_RESCORES
+                            && !in.reaches(in.coverage(), Thresholds.EVEN_COVERAGE)
+                            && !in.reaches(in.rescores(), Thresholds.MOST_RESCORES)
                             && in.growing()
-                            && in.isFrostAtLeast(Thresholds.AMPLE_DAYS)
+                            && in.isFrostAmple()
                     ? NextStep.RESCORE
                     : null,
             SPECIMEN,
@@ -127,7 +131,7 @@ public enum NextStepRules {
     FRUIT(
             in -> in.fruitToKeep()
                             && in.stage() == RootStage.FILLED
-                            && in.isFrostAtLeast(in.establishDays() + Thresholds.FRUIT_DAYS)
+                            && in.isFrostAtLeast(in.establishDays() + in.rules().count(Thresholds.FRUIT_DAYS))
                     ? NextStep.HOLD_FRUIT
                     : null,
             FRUIT_TO_KEEP,
@@ -147,29 +151,29 @@ public enum NextStepRules {
             HARDY);
 
     private final Function<NextStepInputs, @Nullable NextStep> rule;
-    private final Fact.Name[] reads;
+    private final NextStepFact[] reads;
 
-    NextStepRules(Function<NextStepInputs, @Nullable NextStep> rule, Fact.Name... reads) {
+    NextStepRules(Function<NextStepInputs, @Nullable NextStep> rule, NextStepFact... reads) {
         this.rule = rule;
         this.reads = reads;
         Arrays.sort(reads);
     }
 
     /** The next step for these inputs, with every rule's entry. */
-    public static Verdict decide(NextStepInputs in) {
-        List<Verdict.Entry> entries = new ArrayList<>();
+    public static Verdict<NextStep, NextStepRules> decide(NextStepInputs in) {
+        List<Verdict.Entry<NextStepRules>> entries = new ArrayList<>();
         NextStep step = null;
         NextStepRules decidedBy = NO_ROOM;
         for (NextStepRules candidate : values()) {
             if (step != null) {
-                entries.add(new Verdict.Entry(candidate, Verdict.Outcome.NOT_EVALUATED, List.of()));
+                entries.add(new Verdict.Entry<>(candidate, Verdict.Outcome.NOT_EVALUATED, List.of()));
                 continue;
             }
             step = candidate.rule.apply(in);
             if (step != null) {
                 decidedBy = candidate;
             }
-            entries.add(new Verdict.Entry(
+            entries.add(new Verdict.Entry<>(
                     candidate,
                     step == null ? Verdict.Outcome.PASSED_OVER : Verdict.Outcome.APPLIED,
                     candidate.facts(in)));
@@ -177,22 +181,22 @@ public enum NextStepRules {
         if (step == null) {
             throw new IllegalStateException("no rule applied to " + in);
         }
-        return new Verdict(step, decidedBy, entries);
+        return new Verdict<>(step, decidedBy, entries);
     }
 
     private List<Fact> facts(NextStepInputs in) {
         Fact[] facts = new Fact[reads.length];
         for (int i = 0; i < reads.length; i++) {
-            facts[i] = Fact.of(reads[i], in);
+            facts[i] = reads[i].in(in);
         }
         return List.of(facts);
     }
 
     private static NextStep again(NextStepInputs in) {
-        if (in.attempts() >= Thresholds.MOST_RERINGS) {
+        if (in.reaches(in.attempts(), Thresholds.MOST_RERINGS)) {
             return NextStep.ABANDON;
         }
-        if (in.growing() && in.windowP() >= Thresholds.AGAIN_P) {
+        if (in.growing() && in.reaches(in.windowP(), Thresholds.AGAIN_P)) {
             return NextStep.RERING;
         }
         return in.hardy() ? NextStep.CARRY_OVER : NextStep.PROTECT;
@@ -211,7 +215,7 @@ public enum NextStepRules {
         if (!in.growing()) {
             return NextStep.CLEAN_OUT;
         }
-        return in.attempts() < Thresholds.MOST_RERINGS && in.windowP() >= Thresholds.AGAIN_P
+        return !in.reaches(in.attempts(), Thresholds.MOST_RERINGS) && in.reaches(in.windowP(), Thresholds.AGAIN_P)
                 ? NextStep.RERING
                 : NextStep.ABANDON;
     }
@@ -219,7 +223,7 @@ public enum NextStepRules {
     private static @Nullable NextStep onOverdue(NextStepInputs in) {
         boolean stuck =
                 !in.stage().isAtLeast(RootStage.INITIALS) || in.stage() == RootStage.INITIALS && in.isStalledTwice();
-        if (in.isFilled() || !in.looked() || in.readyP() < Thresholds.OVERDUE_P || !stuck) {
+        if (in.isFilled() || !in.looked() || !in.isOverdue() || !stuck) {
             return null;
         }
         NextStep again = again(in);

@@ -1,32 +1,20 @@
 package org.kindgirdle.core.look;
 
-/** The figures on which the rules of the next step turn. */
+import org.kindgirdle.core.house.Rule;
+
+/** The figures of the house on which the next step turns. */
 final class Thresholds {
 
-    /** Frost is near below this many days. */
-    static final int NEAR_DAYS = 30;
-
-    /** Days to frost that leave time for a gamble or for new roots in a scarred sector. */
-    static final int AMPLE_DAYS = 60;
-
-    /** Days that fruit is given beyond those to establish. */
-    static final int FRUIT_DAYS = 14;
-
-    /** A ring is tried again if the odds of a full ball by the deadline are at least this. */
-    static final double AGAIN_P = .4;
-
-    /** A layer that should have been ready with this probability is overdue. */
-    static final double OVERDUE_P = .95;
-
-    /** A layer never looked at is looked at when it is ready with this probability. */
-    static final double LOOK_P = .5;
-
-    static final int MOST_RERINGS = 2;
-
-    static final int MOST_RESCORES = 2;
-
-    /** So many looks in growth without progress are a standstill. */
-    static final int STALLED_LOOKS = 2;
+    static final Rule NEAR_DAYS = Rule.of("next.near-frost");
+    static final Rule AMPLE_DAYS = Rule.of("next.ample");
+    static final Rule FRUIT_DAYS = Rule.of("next.fruit");
+    static final Rule AGAIN_P = Rule.of("next.again");
+    static final Rule OVERDUE_P = Rule.of("next.overdue");
+    static final Rule LOOK_P = Rule.of("next.first-look");
+    static final Rule MOST_RERINGS = Rule.of("next.most-rerings");
+    static final Rule MOST_RESCORES = Rule.of("next.most-rescores");
+    static final Rule STALLED_LOOKS = Rule.of("next.stalled");
+    static final Rule EVEN_COVERAGE = Rule.of("next.even");
 
     private Thresholds() {}
 }

@@ -1,7 +1,10 @@
 package org.kindgirdle.core.look;
 
+import java.util.Arrays;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.Wrap;
 import org.kindgirdle.core.units.Require;
@@ -12,23 +15,30 @@ import org.kindgirdle.core.units.Require;
  * @param waterG water in a freshly filled ball, g; half of it is usable
  * @param lossGDay what it loses a day, g
  * @param rawDays days until the usable half is gone
- * @param intervalDays whole days between top-ups, 3 to 60
+ * @param intervalDays whole days between top-ups, within the house's shortest and longest
+ * @param unsuitable whether this wrap dries too fast for its place
  */
-public record TopUp(double waterG, double lossGDay, double rawDays, int intervalDays) {
+public record TopUp(double waterG, double lossGDay, double rawDays, int intervalDays, boolean unsuitable) {
 
-    private static final double USABLE = .5;
-    private static final double LEAST_VPD_KPA = .3;
-    private static final int LEAST_DAYS = 3;
-    private static final int MOST_DAYS = 60;
-    private static final double[] SUN = {1, 1.25, 1.6};
-    private static final double[] SUN_REFLECTED = {1, 1.1, 1.25};
-    private static final double[] DRUNK_A_DAY = {0, 0, .005, .015, .03, .05};
+    private static final Rule USABLE = Rule.of("top-up.usable");
+    private static final Rule LEAST_VPD_KPA = Rule.of("top-up.least-vpd");
+    private static final Rule LEAST_DAYS = Rule.of("top-up.least-days");
+    private static final Rule MOST_DAYS = Rule.of("top-up.most-days");
+    private static final Rule[] SUN = sun(".sun");
+    private static final Rule[] SUN_REFLECTED = sun(".sun-reflected");
+
+    private static final double MOST_ML = 200_000;
+    private static final double MOST_MM = 2000;
+    private static final double MOST_VPD_KPA = 15;
 
     /**
-     * @param lengthMm and {@code diameterMm} of the ball
+     * @param mediumMl in the ball, above 0 to 200 000 mL
+     * @param lengthMm of the ball, above 0 to 2000 mm; {@code diameterMm} alike
      * @param reflected whether foil or white covers it
+     * @param vpdKpa of the air there, 0 to 15 kPa
      */
     public static TopUp of(
+            HouseRules rules,
             double mediumMl,
             double lengthMm,
             double diameterMm,
@@ -38,24 +48,34 @@ public record TopUp(double waterG, double lossGDay, double rawDays, int interval
             boolean reflected,
             double vpdKpa,
             RootStage stage) {
-        Require.within("VPD, kPa,", vpdKpa, 0, 15);
-        double water = Require.positive("medium, mL,", mediumMl) * medium.waterGMl();
+        upTo("mediumMl", mediumMl, MOST_ML);
+        upTo("lengthMm", lengthMm, MOST_MM);
+        upTo("diameterMm", diameterMm, MOST_MM);
+        Require.within("vpdKpa", vpdKpa, 0, MOST_VPD_KPA);
+        double water = mediumMl * medium.waterGMl(rules);
         double areaDm2 = (Math.PI * diameterMm * lengthMm + Math.PI * diameterMm * diameterMm / 2) / 10_000;
-        double sun = (reflected ? SUN_REFLECTED : SUN)[exposure.ordinal()];
-        double loss = wrap.lossGDm2Kpa() * areaDm2 * Math.max(LEAST_VPD_KPA, vpdKpa) * sun
-                + DRUNK_A_DAY[stage.ordinal()] * water;
-        double raw = USABLE * water / loss;
-        int interval = (int) Math.max(LEAST_DAYS, Math.min(MOST_DAYS, Math.floor(raw)));
-        return new TopUp(water, loss, raw, interval);
-    }
-
-    /** Whether this wrap dries too fast for its place. */
-    public boolean isUnsuitable() {
-        return rawDays < LEAST_DAYS;
+        double sun = rules.of((reflected ? SUN_REFLECTED : SUN)[exposure.ordinal()]);
+        double loss = wrap.lossGDm2Kpa(rules) * areaDm2 * Math.max(rules.of(LEAST_VPD_KPA), vpdKpa) * sun
+                + stage.drinks(rules) * water;
+        double raw = rules.of(USABLE) * water / loss;
+        double shortest = rules.of(LEAST_DAYS);
+        int interval = (int) Math.max(shortest, Math.min(rules.of(MOST_DAYS), Math.floor(raw)));
+        return new TopUp(water, loss, raw, interval, raw < shortest);
     }
 
     /** Water to add after so many days, g: what was lost, never more than a fresh ball holds. */
     public double waterToAddG(long days) {
         return Math.min(waterG, lossGDay * Math.max(0, days));
+    }
+
+    private static void upTo(String name, double value, double most) {
+        Require.positive(name, value);
+        Require.within(name, value, 0, most);
+    }
+
+    private static Rule[] sun(String figure) {
+        return Arrays.stream(Exposure.values())
+                .map(one -> Rule.of("top-up." + one + figure))
+                .toArray(Rule[]::new);
     }
 }

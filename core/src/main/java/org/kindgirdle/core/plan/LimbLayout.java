@@ -3,6 +3,8 @@ package org.kindgirdle.core.plan;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -15,11 +17,8 @@ import org.kindgirdle.core.units.Require;
  */
 public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
 
-    /** Least distance between two balls, mm. */
-    public static final double LEAST_GAP_MM = 200;
-
-    /** Least number of nodes between two balls. */
-    public static final int LEAST_NODES = 2;
+    private static final Rule LEAST_GAP_MM = Rule.of("limb.gap");
+    private static final Rule LEAST_NODES = Rule.of("limb.nodes");
 
     public LimbLayout {
         fromTheTip = List.copyOf(fromTheTip);
@@ -62,7 +61,7 @@ public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
     public record Fault(Kind kind, int upper, double measured) {}
 
     /** @param balls in any order */
-    public static LimbLayout of(List<Ball> balls) {
+    public static LimbLayout of(HouseRules rules, List<Ball> balls) {
         List<Ball> ordered = balls.stream()
                 .sorted(Comparator.comparingDouble(Ball::fromTipMm).thenComparing(Ball::code))
                 .toList();
@@ -70,10 +69,10 @@ public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
         for (int i = 0; i + 1 < ordered.size(); i++) {
             Ball upper = ordered.get(i);
             double gap = ordered.get(i + 1).fromTipMm() - upper.fromTipMm() - upper.lengthMm();
-            if (gap < LEAST_GAP_MM) {
+            if (gap < rules.of(LEAST_GAP_MM)) {
                 faults.add(new Fault(Kind.TOO_CLOSE, i + 1, gap));
             }
-            if (upper.nodesBelow() < LEAST_NODES) {
+            if (upper.nodesBelow() < rules.count(LEAST_NODES)) {
                 faults.add(new Fault(Kind.TOO_FEW_NODES, i + 1, upper.nodesBelow()));
             }
             if (upper.leavesBelow() == 0) {

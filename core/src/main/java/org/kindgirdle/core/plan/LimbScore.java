@@ -3,8 +3,9 @@ package org.kindgirdle.core.plan;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.ToIntFunction;
-import org.kindgirdle.core.set.RingAndBall;
+import java.util.function.ToIntBiFunction;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
 
@@ -17,14 +18,23 @@ import org.kindgirdle.core.set.Wood;
  */
 public record LimbScore(Limb limb, List<Line> lines) {
 
-    /** Leaves or buds that a layer should have beyond its ring. */
-    public static final int LEAVES_WANTED = 4;
+    private static final Rule LEAVES_WANTED = Rule.of("limb.leaves");
+    private static final Rule LEAVES_LEAST = Rule.of("limb.leaves-least");
+    private static final Rule IDEAL_THIN_MM = Rule.of("limb.ideal-thin");
+    private static final Rule IDEAL_THICK_MM = Rule.of("limb.ideal-thick");
+    private static final Rule USABLE_THIN_MM = Rule.of("limb.usable-thin");
+    private static final Rule USABLE_THICK_MM = Rule.of("limb.usable-thick");
+    private static final Rule UPRIGHT_DEG = Rule.of("limb.upright");
+    private static final Rule LEANING_DEG = Rule.of("limb.leaning");
 
     /** The best first; of equals the one with more leaves, then the nearer to the middle of the ideal thickness. */
-    public static final Comparator<LimbScore> BEST_FIRST = Comparator.comparingInt(LimbScore::points)
-            .reversed()
-            .thenComparing(score -> -score.limb().leavesBeyond())
-            .thenComparing(score -> Math.abs(score.limb().diameterMm() - Criterion.IDEAL_MM));
+    public static Comparator<LimbScore> bestFirst(HouseRules rules) {
+        double idealMm = (rules.of(IDEAL_THIN_MM) + rules.of(IDEAL_THICK_MM)) / 2;
+        return Comparator.comparingInt(LimbScore::points)
+                .reversed()
+                .thenComparing(score -> -score.limb().leavesBeyond())
+                .thenComparing(score -> Math.abs(score.limb().diameterMm() - idealMm));
+    }
 
     public LimbScore {
         lines = List.copyOf(lines);
@@ -32,36 +42,47 @@ public record LimbScore(Limb limb, List<Line> lines) {
 
     /** What is looked at. */
     public enum Criterion {
-        WOOD(limb -> limb.wood() == Wood.ONE_TWO ? 2 : limb.wood() == Wood.OLDER ? 0 : 1),
-        THICKNESS(limb ->
-                within(limb.diameterMm(), RingAndBall.THIN_MM, 20) ? 2 : within(limb.diameterMm(), 4, 35) ? 1 : 0),
-        LEAN(limb -> limb.leanDeg() <= 30 ? 2 : limb.leanDeg() <= 60 ? 1 : 0),
-        VIGOUR(limb -> limb.vigour() == Vigour.STRONG ? 2 : limb.vigour() == Vigour.NORMAL ? 1 : 0),
-        LEAVES(limb -> limb.leavesBeyond() >= LEAVES_WANTED ? 2 : limb.leavesBeyond() >= 2 ? 1 : 0),
-        PRUNING(limb -> limb.toBePruned() ? 2 : 1);
+        WOOD((rules, limb) -> limb.wood() == Wood.ONE_TWO ? 2 : limb.wood() == Wood.OLDER ? 0 : 1),
+        THICKNESS((rules, limb) -> within(rules, limb.diameterMm(), IDEAL_THIN_MM, IDEAL_THICK_MM)
+                ? 2
+                : within(rules, limb.diameterMm(), USABLE_THIN_MM, USABLE_THICK_MM) ? 1 : 0),
+        LEAN((rules, limb) ->
+                limb.leanDeg() <= rules.of(UPRIGHT_DEG) ? 2 : limb.leanDeg() <= rules.of(LEANING_DEG) ? 1 : 0),
+        VIGOUR((rules, limb) -> limb.vigour() == Vigour.STRONG ? 2 : limb.vigour() == Vigour.NORMAL ? 1 : 0),
+        LEAVES((rules, limb) ->
+                hasLeavesWanted(rules, limb) ? 2 : limb.leavesBeyond() >= rules.count(LEAVES_LEAST) ? 1 : 0),
+        PRUNING((rules, limb) -> limb.toBePruned() ? 2 : 1);
 
-        private static final double IDEAL_MM = 13;
+        private final ToIntBiFunction<HouseRules, Limb> points;
 
-        private final ToIntFunction<Limb> points;
-
-        Criterion(ToIntFunction<Limb> points) {
+        Criterion(ToIntBiFunction<HouseRules, Limb> points) {
             this.points = points;
         }
 
-        private static boolean within(double value, double low, double high) {
-            return value >= low && value <= high;
+        private static boolean within(HouseRules rules, double value, Rule low, Rule high) {
+            return value >= rules.of(low) && value <= rules.of(high);
         }
     }
 
     /** @param points 2 as it should be, 1 it will do, 0 against it */
     public record Line(Criterion criterion, int points) {}
 
-    public static LimbScore of(Limb limb) {
+    public static LimbScore of(HouseRules rules, Limb limb) {
         return new LimbScore(
                 limb,
                 Arrays.stream(Criterion.values())
-                        .map(one -> new Line(one, one.points.applyAsInt(limb)))
+                        .map(one -> new Line(one, one.points.applyAsInt(rules, limb)))
                         .toList());
+    }
+
+    /** Leaves or buds that a layer should have beyond its ring. */
+    public static int leavesWanted(HouseRules rules) {
+        return rules.count(LEAVES_WANTED);
+    }
+
+    /** Whether a limb has the leaves or buds beyond the ring that a layer should have. */
+    static boolean hasLeavesWanted(HouseRules rules, Limb limb) {
+        return limb.leavesBeyond() >= leavesWanted(rules);
     }
 
     /** All lines together, 0 to twice their number. */

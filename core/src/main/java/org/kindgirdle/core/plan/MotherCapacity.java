@@ -1,5 +1,7 @@
 package org.kindgirdle.core.plan;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -9,12 +11,13 @@ import org.kindgirdle.core.units.Require;
  * @param leafyShoots on the whole plant, 0 to 100 000
  * @param underRings of them, 0 to 100 000
  * @param toBeCutDown after the layers are off
+ * @param rules the figures of the house
  */
-public record MotherCapacity(int leafyShoots, int underRings, boolean toBeCutDown) {
+public record MotherCapacity(int leafyShoots, int underRings, boolean toBeCutDown, HouseRules rules) {
 
     private static final int MOST = 100_000;
-    private static final int PARTS_KEPT_GROWING = 3;
-    private static final int PARTS_CUT_DOWN = 2;
+    private static final Rule PARTS_GROWING = Rule.of("mother.parts-growing");
+    private static final Rule PARTS_CUT_DOWN = Rule.of("mother.parts-cut-down");
 
     public MotherCapacity {
         Require.within("leafyShoots", leafyShoots, 0, MOST);
@@ -23,7 +26,7 @@ public record MotherCapacity(int leafyShoots, int underRings, boolean toBeCutDow
 
     /** The most shoots that may stand under rings at once. */
     public int most() {
-        return leafyShoots / (toBeCutDown ? PARTS_CUT_DOWN : PARTS_KEPT_GROWING);
+        return leafyShoots / rules.count(toBeCutDown ? PARTS_CUT_DOWN : PARTS_GROWING);
     }
 
     /** How many more may be ringed; 0 where there are enough or too many. */

@@ -11,9 +11,13 @@ import org.kindgirdle.core.climate.FrostCalendar;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.growth.Phenology;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.units.Require;
 
@@ -25,50 +29,57 @@ import org.kindgirdle.core.units.Require;
  */
 public final class SettingWindows {
 
-    private static final double GOOD_P = .8;
-    private static final double RISKY_P = .4;
-    private static final int LEAF_FALL_DAYS = 30;
-    private static final int OVERWINTER_DAYS = 90;
+    private static final Rule GOOD_P = Rule.of("window.good");
+    private static final Rule RISKY_P = Rule.of("window.risky");
+    private static final Rule LEAF_FALL_DAYS = Rule.of("window.leaf-fall");
+    private static final Rule OVERWINTER_DAYS = Rule.of("window.overwinter");
+    private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
 
+    private final HouseRules rules;
     private final PlaceClimate climate;
+    private final RootingTime time;
     private final TimeToReady ready;
     private final ThermalSums sums;
     private final double speed;
     private final int seasons;
     private final School school;
-    private final int establishDays;
     private final boolean hardy;
     private final @Nullable DaysOfYear leafless;
     private final @Nullable Integer growthStops;
     private final @Nullable Integer opens;
 
     /**
-     * @param ready the time to a full ball before any look
+     * @param time to a full ball: the profile's, or learned
      * @param sums thermal sums of the place, species, exposure and cover, that begin at or before the first start
      * @param speed of the recipe, above 0
-     * @param establishDays days that a severed layer needs before frost, 7 to 200
      * @param hardy whether top and young roots stand the winter on the plant
      */
     public SettingWindows(
+            HouseRules rules,
             PlaceClimate climate,
             SpeciesProfile species,
-            TimeToReady ready,
+            RootingTime time,
             ThermalSums sums,
             double speed,
             School school,
-            int establishDays,
             boolean hardy) {
+        this.rules = rules;
         this.climate = climate;
-        this.ready = ready;
+        this.time = time;
+        this.ready = time.prior();
         this.sums = sums;
         this.speed = Require.positive("speed", speed);
         this.school = school;
-        this.establishDays = (int) Require.within("establishDays", establishDays, 7, 200);
         this.hardy = hardy;
         this.seasons = species.twoSeasons() ? 2 : 1;
-        this.leafless = Phenology.leafless(climate, species).orElse(null);
-        this.growthStops = Phenology.growthStops(climate, species).orElse(null);
+        this.leafless = Phenology.leafless(rules, climate, species).orElse(null);
+        this.growthStops = Phenology.growthStops(rules, climate, species).orElse(null);
         this.opens = climate.warmsTo(species.opensAtMeanC()).orElse(null);
+    }
+
+    /** The time to a full ball that they rest on. */
+    public RootingTime time() {
+        return time;
     }
 
     /** What a start date is worth. */
@@ -78,18 +89,13 @@ public final class SettingWindows {
         if (isTooEarly(start)) {
             return new SettingWindow(start, p, deadline, WindowClass.CLOSED, SettingWindow.End.TOO_EARLY);
         }
-        boolean nearLeafFall = leafless != null && isNearLeafFall(start, leafless);
-        if (p >= GOOD_P && !nearLeafFall) {
+        if (p >= rules.of(GOOD_P) && !isNearLeafFall(start)) {
             return new SettingWindow(start, p, deadline, WindowClass.GOOD, null);
         }
-        if (p >= RISKY_P) {
+        if (p >= rules.of(RISKY_P)) {
             return new SettingWindow(start, p, deadline, WindowClass.RISKY, null);
         }
-        boolean overwinters = hardy
-                && !nearLeafFall
-                && leafless != null
-                && readyP(start, leafOutAfterWinter(start, leafless)) >= GOOD_P;
-        WindowClass windowClass = overwinters ? WindowClass.OVERWINTER : WindowClass.CLOSED;
+        WindowClass windowClass = overwinters(start) ? WindowClass.OVERWINTER : WindowClass.CLOSED;
         return new SettingWindow(start, p, deadline, windowClass, SettingWindow.End.TOO_LATE);
     }
 
@@ -169,7 +175,7 @@ public final class SettingWindows {
         }
         LocalDate year = growingYear(start).plusYears(seasons - 1L);
         if (school == School.IN_LEAF) {
-            return Optional.of(frosts.get().nextFirstEarly(year).minusDays(establishDays));
+            return Optional.of(frosts.get().nextFirstEarly(year).minusDays(rules.count(ESTABLISH_DAYS)));
         }
         return Optional.ofNullable(growthStops).map(day -> onOrAfter(day, year));
     }
@@ -180,29 +186,75 @@ public final class SettingWindows {
         return thermalDays > 0 ? ready.readyBy(thermalDays) : 0;
     }
 
+    /** Probability that a stage has begun by the end of a day, if it is set on the start. */
+    double stageP(LocalDate start, LocalDate by, RootStage stage) {
+        double thermalDays = speed * sums.between(start, by.plusDays(1));
+        return thermalDays > 0 ? ready.readyBy(thermalDays / stage.beginsAt(rules)) : 0;
+    }
+
     /** Probability of a full ball by the deadline; 1 where there is none. */
     public double readyInTimeP(LocalDate start) {
         return deadline(start).map(by -> readyP(start, by)).orElse(1.0);
     }
 
+    /** The first day by whose end the ball is full with a probability, 0 < p < 1; empty beyond the horizon. */
+    public Optional<LocalDate> readyOn(LocalDate start, double p) {
+        return sums.firstDayReaching(start, ready.quantile(p) / speed);
+    }
+
     private boolean isTooEarly(LocalDate start) {
-        if (opens == null) {
-            return true;
-        }
+        LocalDate opensOn = opensOn(start).orElse(null);
+        return opensOn == null || start.isBefore(opensOn) || start.isBefore(lastFrostOn(start));
+    }
+
+    /** The day of the growing year on which the mean passes what the species opens at; empty if it never does. */
+    Optional<LocalDate> opensOn(LocalDate start) {
+        return Optional.ofNullable(opens).map(day -> onOrAfter(day, growingYear(start)));
+    }
+
+    /** The last frost of the growing year; where no frost comes its first day. */
+    LocalDate lastFrostOn(LocalDate start) {
         LocalDate year = growingYear(start);
-        LocalDate lastFrost =
-                climate.frosts().map(frosts -> frosts.nextLastAverage(year)).orElse(year);
-        return start.isBefore(onOrAfter(opens, year)) || start.isBefore(lastFrost);
+        return climate.frosts().map(frosts -> frosts.nextLastAverage(year)).orElse(year);
     }
 
-    /** Whether fewer than 30 days are left to this growing year's leaf fall, or it is past. */
-    private boolean isNearLeafFall(LocalDate start, DaysOfYear leafless) {
-        LocalDate leafFall = onOrAfter(leafless.from(), growingYear(start));
-        return ChronoUnit.DAYS.between(start, leafFall) < LEAF_FALL_DAYS;
+    /** Days left to this growing year's leaf fall, below 0 when it is past; empty where the leaves stay on. */
+    Optional<Integer> daysToLeafFall(LocalDate start) {
+        return Optional.ofNullable(leafless).map(days -> {
+            LocalDate leafFall = onOrAfter(days.from(), growingYear(start));
+            return (int) ChronoUnit.DAYS.between(start, leafFall);
+        });
     }
 
-    private LocalDate leafOutAfterWinter(LocalDate start, DaysOfYear leafless) {
-        return onOrAfter(leafless.to(), growingYear(start).plusYears(1)).plusDays(OVERWINTER_DAYS);
+    boolean isNearLeafFall(LocalDate start) {
+        return daysToLeafFall(start)
+                .map(days -> days < rules.count(LEAF_FALL_DAYS))
+                .orElse(false);
+    }
+
+    /** Probability of a full ball early enough in the next season; 0 where the leaves stay on. */
+    double overwinterP(LocalDate start) {
+        if (leafless == null) {
+            return 0;
+        }
+        LocalDate leafOut = onOrAfter(leafless.to(), growingYear(start).plusYears(1));
+        return readyP(start, leafOut.plusDays(rules.count(OVERWINTER_DAYS)));
+    }
+
+    boolean overwinters(LocalDate start) {
+        return hardy && !isNearLeafFall(start) && overwinterP(start) >= rules.of(GOOD_P);
+    }
+
+    HouseRules rules() {
+        return rules;
+    }
+
+    PlaceClimate climate() {
+        return climate;
+    }
+
+    boolean isHardy() {
+        return hardy;
     }
 
     /** The start of the growing year that a day lies in. */

@@ -1,5 +1,7 @@
 package org.kindgirdle.core.pot;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -14,17 +16,12 @@ public record Stability(double tipsAtMs, double ballastKg) {
     /** Density of air at 20 C, kg/m3. */
     private static final double AIR_KG_M3 = 1.2;
 
-    /** Drag of a leafy crown, which streams in the wind: a planning default. */
-    private static final double DRAG = .6;
-
     /** Standard gravity, m/s2. */
     private static final double GRAVITY = 9.80665;
 
-    /** Leaves show about half their area to the wind. */
-    private static final double LEAF_SHOWN = .5;
-
-    /** The wind takes hold at this share of the stem's height. */
-    private static final double HOLD_AT = .6;
+    private static final Rule DRAG = Rule.of("stability.drag");
+    private static final Rule LEAF_SHOWN = Rule.of("stability.leaf-shown");
+    private static final Rule HOLD_AT = Rule.of("stability.hold-at");
 
     /**
      * Of a plant in its pot.
@@ -38,6 +35,7 @@ public record Stability(double tipsAtMs, double ballastKg) {
      * @param mustStandMs wind that its place asks, 0 to 40 m/s
      */
     public static Stability of(
+            HouseRules rules,
             double massKg,
             double baseRadiusM,
             double leafM2,
@@ -55,9 +53,9 @@ public record Stability(double tipsAtMs, double ballastKg) {
         Require.positive("potHeightM", potHeightM);
         Require.within("potHeightM", potHeightM, 0, 2);
         Require.within("mustStandMs", mustStandMs, 0, 40);
-        double areaM2 = LEAF_SHOWN * leafM2 + stemHeightM * stemDiameterM;
-        double armM = potHeightM + HOLD_AT * stemHeightM;
-        double push = AIR_KG_M3 * DRAG * areaM2 * armM;
+        double areaM2 = rules.of(LEAF_SHOWN) * leafM2 + stemHeightM * stemDiameterM;
+        double armM = potHeightM + rules.of(HOLD_AT) * stemHeightM;
+        double push = AIR_KG_M3 * rules.of(DRAG) * areaM2 * armM;
         double hold = GRAVITY * baseRadiusM;
         double tipsAt = Math.sqrt(2 * massKg * hold / push);
         double ballast = Math.max(0, push * mustStandMs * mustStandMs / 2 / hold - massKg);
@@ -67,5 +65,24 @@ public record Stability(double tipsAtMs, double ballastKg) {
     /** Whether it bears the wind that was asked. */
     public boolean stands() {
         return ballastKg == 0;
+    }
+
+    /** What a place asks of a pot that stands there. */
+    public enum Stand {
+        /** in a tunnel or tent */
+        COVERED,
+        SHELTERED,
+        OPEN;
+
+        private final Rule wind;
+
+        Stand() {
+            this.wind = Rule.of("stand." + name() + ".wind");
+        }
+
+        /** The wind that it must stand, m/s. */
+        public double windMs(HouseRules rules) {
+            return rules.of(wind);
+        }
     }
 }

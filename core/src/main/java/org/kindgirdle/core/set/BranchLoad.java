@@ -1,5 +1,7 @@
 package org.kindgirdle.core.set;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -9,15 +11,19 @@ import org.kindgirdle.core.units.Require;
  * @param stressMpa bending stress where the limb joins, MPa
  * @param utilisation twice the stress (wind, rain) over what the wood may be given
  * @param deflectionMm how far the ball sinks, mm
+ * @param verdict what to do about it
  */
-public record BranchLoad(double massG, double stressMpa, double utilisation, double deflectionMm) {
+public record BranchLoad(double massG, double stressMpa, double utilisation, double deflectionMm, Verdict verdict) {
 
     /** Standard gravity, m/s2 (CGPM 1901). */
     private static final double GRAVITY = 9.80665;
 
-    private static final double WIND_AND_RAIN = 2;
-    private static final double PROP_FROM = .3;
-    private static final double TOO_MUCH_FROM = .7;
+    private static final Rule WIND_AND_RAIN = Rule.of("load.wind-and-rain");
+    private static final Rule PROP_FROM = Rule.of("load.prop-from");
+    private static final Rule TOO_MUCH_FROM = Rule.of("load.too-much-from");
+
+    private static final double MOST_ML = 200_000;
+    private static final double MOST_CONTAINER_G = 50_000;
 
     /** What to do about a load. */
     public enum Verdict {
@@ -27,11 +33,14 @@ public record BranchLoad(double massG, double stressMpa, double utilisation, dou
     }
 
     /**
-     * @param containerG mass of a pod or pot, g
-     * @param fromUnionMm from the ball to where the limb joins, mm
+     * @param mediumMl wet medium, 0 to 200 000 mL
+     * @param containerG mass of a pod or pot, 0 to 50 000 g
+     * @param branchMm diameter of the limb, above 0 mm
+     * @param fromUnionMm from the ball to where the limb joins, 0 to 20 000 mm
      * @param leanDeg of the limb from upright, 0 to 90 degrees and beyond for a hanging one, up to 180
      */
     public static BranchLoad of(
+            HouseRules rules,
             double mediumMl,
             Medium medium,
             double containerG,
@@ -39,20 +48,20 @@ public record BranchLoad(double massG, double stressMpa, double utilisation, dou
             double fromUnionMm,
             double leanDeg,
             Wood wood) {
+        Require.within("mediumMl", mediumMl, 0, MOST_ML);
+        Require.within("containerG", containerG, 0, MOST_CONTAINER_G);
         Require.positive("branch diameter, mm,", branchMm);
         Require.within("distance from the union, mm,", fromUnionMm, 0, 20_000);
         Require.within("lean, degrees,", leanDeg, 0, 180);
-        double mass = mediumMl * medium.wetDensityKgL() + containerG;
+        double mass = mediumMl * medium.wetDensityKgL(rules) + containerG;
         double forceAcross = mass / 1000 * GRAVITY * Math.sin(Math.toRadians(leanDeg));
         double stress = 32 * forceAcross * fromUnionMm / (Math.PI * Math.pow(branchMm, 3));
         double inertia = Math.PI * Math.pow(branchMm, 4) / 64;
-        double deflection = forceAcross * Math.pow(fromUnionMm, 3) / (3 * wood.elasticityGpa() * 1000 * inertia);
-        return new BranchLoad(mass, stress, WIND_AND_RAIN * stress / wood.allowableMpa(), deflection);
-    }
-
-    public Verdict verdict() {
-        return utilisation < PROP_FROM
+        double deflection = forceAcross * Math.pow(fromUnionMm, 3) / (3 * wood.elasticityGpa(rules) * 1000 * inertia);
+        double utilisation = rules.of(WIND_AND_RAIN) * stress / wood.allowableMpa(rules);
+        Verdict verdict = utilisation < rules.of(PROP_FROM)
                 ? Verdict.FINE
-                : utilisation <= TOO_MUCH_FROM ? Verdict.PROP : Verdict.SMALLER_OR_PROP_FIRST;
+                : utilisation <= rules.of(TOO_MUCH_FROM) ? Verdict.PROP : Verdict.SMALLER_OR_PROP_FIRST;
+        return new BranchLoad(mass, stress, utilisation, deflection, verdict);
     }
 }

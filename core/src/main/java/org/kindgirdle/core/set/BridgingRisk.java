@@ -1,19 +1,36 @@
 package org.kindgirdle.core.set;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.Require;
+
 /** How likely bark is to grow over the ring. */
 public enum BridgingRisk {
     LOW,
     MODERATE,
     HIGH;
 
-    /** @param ringMm width of the ring on a branch of {@code diameterMm} */
-    public static BridgingRisk of(boolean scraped, double ringMm, double diameterMm) {
+    private static final Rule SAFE_MM = Rule.of("bridging.safe");
+    private static final Rule HIGH_BELOW = Rule.of("bridging.high");
+    private static final Rule MODERATE_BELOW = Rule.of("bridging.moderate");
+    private static final double MOST_RING_MM = 300;
+
+    /**
+     * @param scraped to the wood
+     * @param ringMm width of the ring, 0 to 300 mm
+     * @param diameterMm of the branch, 1 to 200 mm
+     */
+    public static BridgingRisk of(HouseRules rules, boolean scraped, double ringMm, double diameterMm) {
+        Require.within("ringMm", ringMm, 0, MOST_RING_MM);
+        Require.within("diameterMm", diameterMm, RingAndBall.MIN_DIAMETER_MM, RingAndBall.MAX_DIAMETER_MM);
         if (!scraped) {
             return HIGH;
         }
-        if (ringMm >= 40) {
+        if (ringMm >= rules.of(SAFE_MM)) {
             return LOW;
         }
-        return ringMm < diameterMm ? HIGH : ringMm < 1.25 * diameterMm ? MODERATE : LOW;
+        return ringMm < rules.of(HIGH_BELOW) * diameterMm
+                ? HIGH
+                : ringMm < rules.of(MODERATE_BELOW) * diameterMm ? MODERATE : LOW;
     }
 }

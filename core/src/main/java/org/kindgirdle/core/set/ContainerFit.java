@@ -1,5 +1,7 @@
 package org.kindgirdle.core.set;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /** How a pod, bag or pot that the house keeps compares with the ball that the branch asks for. */
@@ -10,21 +12,19 @@ public enum ContainerFit {
     /** holds much more: it stays wet, and weighs more than it must */
     TOO_LARGE;
 
-    /** A container from this share of the ball's volume on fits. A planning default. */
-    private static final double LEAST = .7;
-
-    private static final double MOST = 1.6;
+    private static final Rule LEAST = Rule.of("container.least");
+    private static final Rule MOST = Rule.of("container.most");
 
     /**
      * @param containerMl above 0 to 100 000 mL
      * @param ballMl above 0 to 100 000 mL
      */
-    public static ContainerFit of(double containerMl, double ballMl) {
+    public static ContainerFit of(HouseRules rules, double containerMl, double ballMl) {
         Require.positive("containerMl", containerMl);
         Require.within("containerMl", containerMl, 0, 100_000);
         Require.positive("ballMl", ballMl);
         Require.within("ballMl", ballMl, 0, 100_000);
         double share = containerMl / ballMl;
-        return share < LEAST ? TOO_SMALL : share > MOST ? TOO_LARGE : FITS;
+        return share < rules.of(LEAST) ? TOO_SMALL : share > rules.of(MOST) ? TOO_LARGE : FITS;
     }
 }

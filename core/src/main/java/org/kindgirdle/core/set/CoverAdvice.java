@@ -3,6 +3,8 @@ package org.kindgirdle.core.set;
 import java.util.Set;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.Exposure;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -13,11 +15,8 @@ import org.kindgirdle.core.units.Require;
  */
 public record CoverAdvice(Reason reason, Set<Cover> covers) {
 
-    /** Days that pass this, C, want a cover that throws the sun back. */
-    public static final double HOT_DAY_C = 30;
-
-    /** A ball hotter than this, C, cooks: foil at once, whatever the season. */
-    public static final double HOT_BALL_C = 38;
+    private static final Rule HOT_DAY_C = Rule.of("cover.hot-day");
+    private static final Rule HOT_BALL_C = Rule.of("cover.hot-ball");
 
     /** Why these covers. */
     public enum Reason {
@@ -41,21 +40,36 @@ public record CoverAdvice(Reason reason, Set<Cover> covers) {
      * @param algae seen in the ball
      */
     public static CoverAdvice of(
-            Exposure exposure, double hottestBallC, double hottestDayC, boolean lateInSeason, boolean algae) {
+            HouseRules rules,
+            Exposure exposure,
+            double hottestBallC,
+            double hottestDayC,
+            boolean lateInSeason,
+            boolean algae) {
         Require.within("hottestBallC", hottestBallC, -60, 90);
         Require.within("hottestDayC", hottestDayC, -60, 60);
-        if (hottestBallC > HOT_BALL_C) {
+        if (isTooHot(rules, hottestBallC)) {
             return new CoverAdvice(Reason.BALL_TOO_HOT, Set.of(Cover.FOIL));
         }
         if (algae) {
             return new CoverAdvice(Reason.ALGAE, Set.of(Cover.BLACK, Cover.FOIL));
         }
-        if (!lateInSeason && exposure != Exposure.SHADE || hottestDayC > HOT_DAY_C) {
+        if (!lateInSeason && exposure != Exposure.SHADE || hottestDayC > rules.of(HOT_DAY_C)) {
             return new CoverAdvice(Reason.SUN_OR_HEAT, Set.of(Cover.FOIL, Cover.WHITE));
         }
         if (lateInSeason) {
             return new CoverAdvice(Reason.LATE_IN_THE_SEASON, Set.of(Cover.CLEAR, Cover.BLACK));
         }
         return new CoverAdvice(Reason.NO_NEED, Set.of(Cover.values()));
+    }
+
+    /** Whether a ball cooks: foil at once, whatever the season. */
+    public static boolean isTooHot(HouseRules rules, double ballC) {
+        return ballC > hotBallC(rules);
+    }
+
+    /** Hotter than this, C, a ball cooks. */
+    public static double hotBallC(HouseRules rules) {
+        return rules.of(HOT_BALL_C);
     }
 }

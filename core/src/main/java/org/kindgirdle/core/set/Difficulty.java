@@ -1,24 +1,29 @@
 package org.kindgirdle.core.set;
 
-/** How hard a species is to root, with the Beta prior of rooted and failed layers that stands for it. */
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
+/** How hard a species is to root, with the rooted and failed layers that are believed before any is counted. */
 public enum Difficulty {
-    EASY(9, 1),
-    MODERATE(7, 3),
-    DIFFICULT(4, 6);
+    EASY,
+    MODERATE,
+    DIFFICULT;
 
-    private final double priorRooted;
-    private final double priorFailed;
+    private final Rule rooted;
+    private final Rule failed;
 
-    Difficulty(double priorRooted, double priorFailed) {
-        this.priorRooted = priorRooted;
-        this.priorFailed = priorFailed;
+    Difficulty() {
+        this.rooted = Rule.of("prior." + name() + ".rooted");
+        this.failed = Rule.of("prior." + name() + ".failed");
     }
 
-    public double priorRooted() {
-        return priorRooted;
+    /** The first parameter of the Beta prior. */
+    public double priorRooted(HouseRules rules) {
+        return rules.of(rooted);
     }
 
-    public double priorFailed() {
-        return priorFailed;
+    /** The second parameter of the Beta prior. */
+    public double priorFailed(HouseRules rules) {
+        return rules.of(failed);
     }
 }

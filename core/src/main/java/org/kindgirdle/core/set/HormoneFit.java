@@ -1,39 +1,70 @@
 package org.kindgirdle.core.set;
 
+import java.util.EnumMap;
+import java.util.Map;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /** How a strength of hormone compares with the useful band of IBA for this difficulty and wood. */
 public enum HormoneFit {
-    IN_BAND(1, 1),
-    BELOW(.85, .7),
-    ABOVE(.85, .75);
+    IN_BAND,
+    BELOW,
+    ABOVE;
 
-    private static final int[][][] BAND_PPM = {
-        {{0, 1000}, {0, 3000}, {1000, 3000}, {1000, 8000}},
-        {{500, 3000}, {1000, 4000}, {3000, 8000}, {3000, 8000}},
-        {{1000, 5000}, {3000, 8000}, {5000, 10000}, {8000, 10000}},
-    };
+    private static final double MOST_PPM = 1_000_000;
 
-    private final double speed;
-    private final double odds;
+    private static final Map<Difficulty, Map<Wood, Rule[]>> BANDS = bands();
 
-    HormoneFit(double speed, double odds) {
-        this.speed = speed;
-        this.odds = odds;
+    private final Rule speed;
+    private final Rule odds;
+
+    HormoneFit() {
+        this.speed = Rule.of("hormone." + name() + ".speed");
+        this.odds = Rule.of("hormone." + name() + ".odds");
+    }
+
+    /**
+     * The useful band.
+     *
+     * @param lowPpm IBA, from and including
+     * @param highPpm IBA, up to and including
+     */
+    public record Band(double lowPpm, double highPpm) {}
+
+    /** The band of this difficulty and wood. */
+    public static Band band(HouseRules rules, Difficulty difficulty, Wood wood) {
+        Rule[] ends = Require.present("band", BANDS.get(difficulty).get(wood));
+        return new Band(rules.of(ends[0]), rules.of(ends[1]));
     }
 
     /** @param ppm IBA, 0 for none, up to 1 000 000 */
-    public static HormoneFit of(Difficulty difficulty, Wood wood, double ppm) {
-        Require.within("hormone ppm", ppm, 0, 1_000_000);
-        int[] band = BAND_PPM[difficulty.ordinal()][wood.ordinal()];
-        return ppm < band[0] ? BELOW : ppm > band[1] ? ABOVE : IN_BAND;
+    public static HormoneFit of(HouseRules rules, Difficulty difficulty, Wood wood, double ppm) {
+        Require.within("hormone ppm", ppm, 0, MOST_PPM);
+        Band band = band(rules, difficulty, wood);
+        return ppm < band.lowPpm() ? BELOW : ppm > band.highPpm() ? ABOVE : IN_BAND;
     }
 
-    public double speed() {
-        return speed;
+    /** What it does to the speed of rooting, as a factor. */
+    public double speed(HouseRules rules) {
+        return rules.of(speed);
     }
 
-    public double odds() {
-        return odds;
+    /** What it does to the odds of rooting, as a factor. */
+    public double odds(HouseRules rules) {
+        return rules.of(odds);
+    }
+
+    private static Map<Difficulty, Map<Wood, Rule[]>> bands() {
+        Map<Difficulty, Map<Wood, Rule[]>> all = new EnumMap<>(Difficulty.class);
+        for (Difficulty difficulty : Difficulty.values()) {
+            Map<Wood, Rule[]> ofWood = new EnumMap<>(Wood.class);
+            for (Wood wood : Wood.values()) {
+                String code = "hormone-band." + difficulty + "." + wood;
+                ofWood.put(wood, new Rule[] {Rule.of(code + ".low"), Rule.of(code + ".high")});
+            }
+            all.put(difficulty, ofWood);
+        }
+        return all;
     }
 }

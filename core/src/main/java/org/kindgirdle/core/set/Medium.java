@@ -1,43 +1,50 @@
 package org.kindgirdle.core.set;
 
-/** What a ball is filled with: its effect on rooting, its wet density in kg/L and its water in g/mL. */
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
+/** What a ball is filled with. */
 public enum Medium {
-    MOSS(1, 1, .45, .40),
-    COIR(1, 1, .55, .45),
-    PEAT(.95, .9, .60, .48),
-    COIR_PERLITE(1, 1, .45, .33),
-    COIR_HUSK(1, 1, .45, .33),
-    COIR_SAND(.95, .9, 1.00, .30),
-    MANURE_EARTH(.95, .9, 1.00, .40),
-    HUSK_FIBRE(.95, .95, .45, .35),
-    POTTING_MIX(.85, .8, .75, .38),
-    HEAVY_SOIL(.5, .3, 1.50, .40);
+    MOSS,
+    COIR,
+    PEAT,
+    COIR_PERLITE,
+    COIR_HUSK,
+    COIR_SAND,
+    MANURE_EARTH,
+    HUSK_FIBRE,
+    POTTING_MIX,
+    HEAVY_SOIL;
 
-    private final double speed;
-    private final double odds;
-    private final double wetDensity;
-    private final double water;
+    private final Rule speed;
+    private final Rule odds;
+    private final Rule wetDensity;
+    private final Rule water;
 
-    Medium(double speed, double odds, double wetDensity, double water) {
-        this.speed = speed;
-        this.odds = odds;
-        this.wetDensity = wetDensity;
-        this.water = water;
+    Medium() {
+        this.speed = Rule.of("medium." + name() + ".speed");
+        this.odds = Rule.of("medium." + name() + ".odds");
+        this.wetDensity = Rule.of("medium." + name() + ".wet-density");
+        this.water = Rule.of("medium." + name() + ".water");
     }
 
-    public double speed() {
-        return speed;
+    /** What it does to the speed of rooting, as a factor. */
+    public double speed(HouseRules rules) {
+        return rules.of(speed);
     }
 
-    public double odds() {
-        return odds;
+    /** What it does to the odds of rooting, as a factor. */
+    public double odds(HouseRules rules) {
+        return rules.of(odds);
     }
 
-    public double wetDensityKgL() {
-        return wetDensity;
+    /** Its mass as it sits squeezed in the ball, kg/L. */
+    public double wetDensityKgL(HouseRules rules) {
+        return rules.of(wetDensity);
     }
 
-    public double waterGMl() {
-        return water;
+    /** The water that it then holds, g/mL. */
+    public double waterGMl(HouseRules rules) {
+        return rules.of(water);
     }
 }

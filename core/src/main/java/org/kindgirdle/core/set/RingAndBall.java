@@ -1,5 +1,7 @@
 package org.kindgirdle.core.set;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -7,7 +9,7 @@ import org.kindgirdle.core.units.Require;
  *
  * @param diameterMm the branch under the ring
  * @param ringMm width of the band of bark that comes off
- * @param ballLengthMm the ring, 30 mm above the upper cut and 20 mm below the lower
+ * @param ballLengthMm the ring, with the ball above the upper cut and below the lower
  * @param ballDiameterMm the branch with the wall of medium round it
  * @param mediumMl squeezed medium in the ball
  * @param filmCm2 film to wrap it, with its overlaps
@@ -15,14 +17,19 @@ import org.kindgirdle.core.units.Require;
 public record RingAndBall(
         double diameterMm, double ringMm, double ballLengthMm, double ballDiameterMm, double mediumMl, double filmCm2) {
 
-    /** Ball above the upper cut, mm. */
-    public static final double ABOVE_MM = 30;
-
-    /** Ball below the lower cut, mm. */
-    public static final double BELOW_MM = 20;
-
-    /** Below this diameter, mm, the blade can go through the branch. */
-    public static final double THIN_MM = 6;
+    private static final Rule PER_DIAMETER = Rule.of("ring.per-diameter");
+    private static final Rule LEAST_MM = Rule.of("ring.least");
+    private static final Rule MOST_MM = Rule.of("ring.most");
+    private static final Rule WIDER = Rule.of("ring.wider");
+    private static final Rule WIDER_MOST_MM = Rule.of("ring.wider-most");
+    private static final Rule ABOVE_MM = Rule.of("ball.above");
+    private static final Rule BELOW_MM = Rule.of("ball.below");
+    private static final Rule WALL_MORE_MM = Rule.of("ball.wall-more");
+    private static final Rule WALL_LEAST_MM = Rule.of("ball.wall-least");
+    private static final Rule WALL_MOST_MM = Rule.of("ball.wall-most");
+    private static final Rule THIN_MM = Rule.of("ring.thin");
+    private static final Rule FILM_ROUND_MM = Rule.of("film.round");
+    private static final Rule FILM_ALONG_MM = Rule.of("film.along");
 
     /** The branches for which the sums hold, mm. */
     public static final double MIN_DIAMETER_MM = 1;
@@ -34,22 +41,33 @@ public record RingAndBall(
      * @param bridgesReadily whether the species heals over a ring easily
      * @param bridgedBefore whether this limb did, or is ringed again: a wider ring then
      */
-    public static RingAndBall of(double diameterMm, boolean bridgesReadily, boolean bridgedBefore) {
+    public static RingAndBall of(HouseRules rules, double diameterMm, boolean bridgesReadily, boolean bridgedBefore) {
         double d = Require.within("diameter, mm,", diameterMm, MIN_DIAMETER_MM, MAX_DIAMETER_MM);
-        double ring = clamp(1.5 * d, 20, 60);
+        double ring = clamp(rules.of(PER_DIAMETER) * d, rules.of(LEAST_MM), rules.of(MOST_MM));
         if (bridgesReadily || bridgedBefore) {
-            ring = Math.min(75, 1.25 * ring);
+            ring = Math.min(rules.of(WIDER_MOST_MM), rules.of(WIDER) * ring);
         }
-        double length = ring + ABOVE_MM + BELOW_MM;
-        double diameter = d + 2 * clamp(20 + d, 25, 60);
+        double length = ring + rules.of(ABOVE_MM) + rules.of(BELOW_MM);
+        double wall = clamp(rules.of(WALL_MORE_MM) + d, rules.of(WALL_LEAST_MM), rules.of(WALL_MOST_MM));
+        double diameter = d + 2 * wall;
         double medium = (Math.PI / 6 * diameter * diameter * length - Math.PI / 4 * d * d * length) / 1000;
-        double film = (Math.PI * diameter + 50) * (length + 120) / 100;
+        double film = (Math.PI * diameter + rules.of(FILM_ROUND_MM)) * (length + rules.of(FILM_ALONG_MM)) / 100;
         return new RingAndBall(d, ring, length, diameter, medium, film);
     }
 
-    /** Whether the blade can go through, so that the screen warns. */
-    public boolean isThin() {
-        return diameterMm < THIN_MM;
+    /** Below this diameter, mm, the blade can go through the branch. */
+    public static double thinMm(HouseRules rules) {
+        return rules.of(THIN_MM);
+    }
+
+    /** Ball on the tip side of the upper cut, mm, where the roots come. */
+    public static double aboveMm(HouseRules rules) {
+        return rules.of(ABOVE_MM);
+    }
+
+    /** Ball on the base side of the lower cut, mm. */
+    public static double belowMm(HouseRules rules) {
+        return rules.of(BELOW_MM);
     }
 
     private static double clamp(double value, double low, double high) {

@@ -1,23 +1,28 @@
 package org.kindgirdle.core.set;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
 /** Where the mother's own roots are. */
 public enum RootRun {
-    GROUND(1, 1),
-    POT(.75, .7);
+    GROUND,
+    POT;
 
-    private final double speed;
-    private final double odds;
+    private final Rule speed;
+    private final Rule odds;
 
-    RootRun(double speed, double odds) {
-        this.speed = speed;
-        this.odds = odds;
+    RootRun() {
+        this.speed = Rule.of("root-run." + name() + ".speed");
+        this.odds = Rule.of("root-run." + name() + ".odds");
     }
 
-    public double speed() {
-        return speed;
+    /** What it does to the speed of rooting, as a factor. */
+    public double speed(HouseRules rules) {
+        return rules.of(speed);
     }
 
-    public double odds() {
-        return odds;
+    /** What it does to the odds of rooting, as a factor. */
+    public double odds(HouseRules rules) {
+        return rules.of(odds);
     }
 }

@@ -3,6 +3,8 @@ package org.kindgirdle.core.set;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -14,6 +16,7 @@ import org.kindgirdle.core.units.Require;
  * @param ties two a ball
  * @param containers pods, bags or pots
  * @param labels one a layer
+ * @param hormoneMl ready for use
  * @param minutes of work
  */
 public record ShoppingList(
@@ -23,12 +26,12 @@ public record ShoppingList(
         int ties,
         int containers,
         int labels,
+        double hormoneMl,
         double minutes) {
 
-    /** Medium that is lost in handling, as a factor. */
-    public static final double HANDLING = 1.15;
-
-    public static final int TIES_A_BALL = 2;
+    private static final Rule HANDLING = Rule.of("shopping.handling");
+    private static final Rule TIES_A_BALL = Rule.of("shopping.ties");
+    private static final Rule HORMONE_ML = Rule.of("shopping.hormone");
 
     /**
      * Layers alike, to be set that day.
@@ -39,6 +42,7 @@ public record ShoppingList(
      * @param film whether it is wrapped in film
      * @param foil whether it is covered with foil
      * @param container whether each has a pod, bag or pot
+     * @param hormone whether the upper cut is dressed with it
      * @param minutesEach above 0 to 480
      */
     public record Batch(
@@ -49,6 +53,7 @@ public record ShoppingList(
             boolean film,
             boolean foil,
             boolean container,
+            boolean hormone,
             double minutesEach) {
 
         public Batch {
@@ -59,22 +64,32 @@ public record ShoppingList(
         }
     }
 
-    public static ShoppingList of(List<Batch> batches) {
+    public static ShoppingList of(HouseRules rules, List<Batch> batches) {
         Map<String, Double> ingredients = new LinkedHashMap<>();
         double film = 0;
         double foil = 0;
         int layers = 0;
         int containers = 0;
+        double hormone = 0;
         double minutes = 0;
         for (Batch batch : batches) {
-            double litres = HANDLING * batch.layers() * batch.mediumMl() / 1000;
+            double litres = rules.of(HANDLING) * batch.layers() * batch.mediumMl() / 1000;
             batch.mix().litres(litres).forEach((name, share) -> ingredients.merge(name, share, Double::sum));
             film += batch.film() ? batch.layers() * batch.ball().filmCm2() : 0;
             foil += batch.foil() ? batch.layers() * batch.ball().filmCm2() : 0;
             containers += batch.container() ? batch.layers() : 0;
             layers += batch.layers();
+            hormone += batch.hormone() ? batch.layers() * rules.of(HORMONE_ML) : 0;
             minutes += batch.layers() * batch.minutesEach();
         }
-        return new ShoppingList(Map.copyOf(ingredients), film, foil, TIES_A_BALL * layers, containers, layers, minutes);
+        return new ShoppingList(
+                Map.copyOf(ingredients),
+                film,
+                foil,
+                (int) Math.round(rules.of(TIES_A_BALL) * layers),
+                containers,
+                layers,
+                hormone,
+                minutes);
     }
 }

@@ -1,24 +1,29 @@
 package org.kindgirdle.core.set;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
 /** How strongly the mother grows. */
 public enum Vigour {
-    STRONG(1.05, 1.2),
-    NORMAL(1, 1),
-    WEAK(.75, .5);
+    STRONG,
+    NORMAL,
+    WEAK;
 
-    private final double speed;
-    private final double odds;
+    private final Rule speed;
+    private final Rule odds;
 
-    Vigour(double speed, double odds) {
-        this.speed = speed;
-        this.odds = odds;
+    Vigour() {
+        this.speed = Rule.of("vigour." + name() + ".speed");
+        this.odds = Rule.of("vigour." + name() + ".odds");
     }
 
-    public double speed() {
-        return speed;
+    /** What it does to the speed of rooting, as a factor. */
+    public double speed(HouseRules rules) {
+        return rules.of(speed);
     }
 
-    public double odds() {
-        return odds;
+    /** What it does to the odds of rooting, as a factor. */
+    public double odds(HouseRules rules) {
+        return rules.of(odds);
     }
 }

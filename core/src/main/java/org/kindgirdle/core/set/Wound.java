@@ -1,5 +1,8 @@
 package org.kindgirdle.core.set;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
 /** What is done to the bark. */
 public enum Wound {
     RING_SCRAPED,
@@ -10,29 +13,48 @@ public enum Wound {
     LEAF_STRIPPED,
     UNWOUNDED;
 
+    private static final Factor PREFORMED = new Factor("unwounded.PREFORMED");
+    private static final Factor SOFT = new Factor("unwounded.SOFT");
+    private static final Factor WOODY = new Factor("unwounded.WOODY");
+
     /** Whether a band of bark is taken off. */
     public boolean isRing() {
         return this == RING_SCRAPED || this == RING_UNSCRAPED || this == RING_AND_TOURNIQUET;
     }
 
-    public double speed(Wood wood, boolean preformedRoots) {
+    /** What it does to the speed of rooting, as a factor; without a wound it depends on the wood and the species. */
+    public double speed(HouseRules rules, Wood wood, boolean preformedRoots) {
+        return rules.of(factor(wood, preformedRoots).speed);
+    }
+
+    /** What it does to the odds of rooting, as a factor; without a wound it depends on the wood and the species. */
+    public double odds(HouseRules rules, Wood wood, boolean preformedRoots) {
+        return rules.of(factor(wood, preformedRoots).odds);
+    }
+
+    private Factor factor(Wood wood, boolean preformedRoots) {
         return switch (this) {
-            case RING_SCRAPED, RING_AND_TOURNIQUET -> 1;
-            case RING_UNSCRAPED -> .8;
-            case TOURNIQUET -> .75;
-            case BARK_SCRAPED -> .7;
-            case LEAF_STRIPPED, UNWOUNDED -> preformedRoots ? .9 : wood == Wood.SOFT ? .8 : .4;
+            case LEAF_STRIPPED, UNWOUNDED -> preformedRoots ? PREFORMED : wood == Wood.SOFT ? SOFT : WOODY;
+            default -> Factor.OF_WOUNDS[ordinal()];
         };
     }
 
-    public double odds(Wood wood, boolean preformedRoots) {
-        return switch (this) {
-            case RING_SCRAPED -> 1;
-            case RING_UNSCRAPED -> .45;
-            case RING_AND_TOURNIQUET -> 1.5;
-            case TOURNIQUET -> .5;
-            case BARK_SCRAPED -> .4;
-            case LEAF_STRIPPED, UNWOUNDED -> preformedRoots ? .8 : wood == Wood.SOFT ? .5 : .08;
+    private static final class Factor {
+
+        private static final Factor[] OF_WOUNDS = {
+            new Factor("wound.RING_SCRAPED"),
+            new Factor("wound.RING_UNSCRAPED"),
+            new Factor("wound.RING_AND_TOURNIQUET"),
+            new Factor("wound.TOURNIQUET"),
+            new Factor("wound.BARK_SCRAPED")
         };
+
+        private final Rule speed;
+        private final Rule odds;
+
+        Factor(String code) {
+            this.speed = Rule.of(code + ".speed");
+            this.odds = Rule.of(code + ".odds");
+        }
     }
 }

@@ -1,22 +1,26 @@
 package org.kindgirdle.core.set;
 
-/** What holds the ball, with its loss of water in g a day for each square decimetre and kPa. */
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
+/** What holds the ball. */
 public enum Wrap {
-    SEALED_FILM(.15),
-    TIED_FILM(.40),
-    SLIT_BAG(.40),
-    VENTED_BAG(1.0),
-    FOIL_ONLY(1.5),
-    HINGED_POD(2.5),
-    SPLIT_POT(8.0);
+    SEALED_FILM,
+    TIED_FILM,
+    SLIT_BAG,
+    VENTED_BAG,
+    FOIL_ONLY,
+    HINGED_POD,
+    SPLIT_POT;
 
-    private final double loss;
+    private final Rule loss;
 
-    Wrap(double loss) {
-        this.loss = loss;
+    Wrap() {
+        this.loss = Rule.of("wrap." + name() + ".loss");
     }
 
-    public double lossGDm2Kpa() {
-        return loss;
+    /** Its loss of water, g a day for each square decimetre and kPa. */
+    public double lossGDm2Kpa(HouseRules rules) {
+        return rules.of(loss);
     }
 }

@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 
 /**
  * The days of the forecast, the best one for severing first, each with why it is not the best: the lowest vapour
@@ -14,14 +16,9 @@ import org.jspecify.annotations.Nullable;
  */
 public record BestDay(List<Ranked> ranked) {
 
-    /** From this highest temperature on a day is hot, C. */
-    public static final double HOT_C = 30;
-
-    /** Above this a day is windy, m/s. */
-    public static final double WINDY_MS = 8;
-
-    /** How many days are looked ahead. */
-    public static final int DAYS = 7;
+    private static final Rule HOT_C = Rule.of("sever.hot");
+    private static final Rule WINDY_MS = Rule.of("sever.windy");
+    private static final Rule DAYS = Rule.of("sever.days");
 
     public BestDay {
         ranked = List.copyOf(ranked);
@@ -53,18 +50,18 @@ public record BestDay(List<Ranked> ranked) {
         }
     }
 
-    /** @param forecast any number of days, of which the first seven by date count */
-    public static BestDay of(List<DayAhead> forecast) {
+    /** @param forecast any number of days, of which the first by date count, as many as the house compares */
+    public static BestDay of(HouseRules rules, List<DayAhead> forecast) {
         List<DayAhead> week = forecast.stream()
                 .sorted(Comparator.comparing(DayAhead::on))
-                .limit(DAYS)
+                .limit(rules.count(DAYS))
                 .toList();
         Optional<DayAhead> best = week.stream()
-                .filter(day -> objections(day).isEmpty())
+                .filter(day -> objections(rules, day).isEmpty())
                 .min(Comparator.comparingDouble(DayAhead::vpdKpa).thenComparing(DayAhead::on));
         List<Ranked> ranked = new ArrayList<>();
         for (DayAhead day : week) {
-            List<Against> against = new ArrayList<>(objections(day));
+            List<Against> against = new ArrayList<>(objections(rules, day));
             if (best.isPresent()
                     && !day.equals(best.get())
                     && day.vpdKpa() > best.get().vpdKpa()) {
@@ -84,12 +81,12 @@ public record BestDay(List<Ranked> ranked) {
         return ranked.stream().filter(Ranked::willDo).map(Ranked::day).findFirst();
     }
 
-    private static List<Against> objections(DayAhead day) {
+    private static List<Against> objections(HouseRules rules, DayAhead day) {
         List<Against> against = new ArrayList<>();
-        if (day.maxC() >= HOT_C) {
+        if (day.maxC() >= rules.of(HOT_C)) {
             against.add(Against.HOT);
         }
-        if (day.windMs() != null && day.windMs() > WINDY_MS) {
+        if (day.windMs() != null && day.windMs() > rules.of(WINDY_MS)) {
             against.add(Against.WINDY);
         }
         return against;

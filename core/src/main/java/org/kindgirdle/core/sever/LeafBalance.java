@@ -1,11 +1,13 @@
 package org.kindgirdle.core.sever;
 
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
  * Leaf over root at severance: how many leaves the roots can supply. Supply is {@code 6 V fill maturity} cm2 of leaf at
- * 1 kPa, a planning default that the nursery's own records replace; each leaf draws its area times the dryness of the
+ * 1 kPa, where 6 is a planning default that the nursery's own records replace; each leaf draws its area times the dryness of the
  * air, from half to two and a half kPa, times what the shelter leaves of it.
  *
  * @param supplyCm2 area of leaf that the roots supply at 1 kPa
@@ -16,13 +18,10 @@ import org.kindgirdle.core.units.Require;
  */
 public record LeafBalance(double supplyCm2, double ratio, int carries, int keep, int remove) {
 
-    /** Leaf area that a mL of mature, full ball supplies at 1 kPa, cm2. */
-    public static final double SHIPPED_SUPPLY_CM2_PER_ML = 6;
-
-    private static final double LEAST_VPD_KPA = .5;
-    private static final double MOST_VPD_KPA = 2.5;
+    private static final Rule SUPPLY_CM2_PER_ML = Rule.of("balance.supply");
+    private static final Rule LEAST_VPD_KPA = Rule.of("balance.least-vpd");
+    private static final Rule MOST_VPD_KPA = Rule.of("balance.most-vpd");
     private static final int MOST_LEAVES = 10_000;
-    private static final double[] MATURITY = {.05, .10, .40, .70, .90, 1.00};
 
     /**
      * Of a layer as it stands.
@@ -35,6 +34,7 @@ public record LeafBalance(double supplyCm2, double ratio, int carries, int keep,
      * @param vpdKpa of the day, 0 to 10 kPa
      */
     public static LeafBalance of(
+            HouseRules rules,
             double supplyCm2PerMl,
             double mediumMl,
             double fill,
@@ -51,17 +51,17 @@ public record LeafBalance(double supplyCm2, double ratio, int carries, int keep,
         Require.positive("leafCm2", leafCm2);
         Require.within("leafCm2", leafCm2, 0, 20_000);
         Require.within("vpdKpa", vpdKpa, 0, 10);
-        double supply = supplyCm2PerMl * mediumMl * fill * MATURITY[stage.ordinal()];
-        double dryness = Math.max(LEAST_VPD_KPA, Math.min(MOST_VPD_KPA, vpdKpa));
-        double draw = leafCm2 * dryness * shelter.draw();
+        double supply = supplyCm2PerMl * mediumMl * fill * stage.maturity(rules);
+        double dryness = Math.max(rules.of(LEAST_VPD_KPA), Math.min(rules.of(MOST_VPD_KPA), vpdKpa));
+        double draw = leafCm2 * dryness * shelter.draw(rules);
         int carries = (int) Math.floor(supply / draw);
         int keep = Math.min(leaves, carries);
         double ratio = leaves == 0 ? 0 : leaves * draw / supply;
         return new LeafBalance(supply, ratio, carries, keep, leaves - keep);
     }
 
-    /** How far the roots of a stage supply what their volume could, 0 to 1. */
-    public static double maturity(RootStage stage) {
-        return MATURITY[stage.ordinal()];
+    /** Leaf area that a mL of mature, full ball supplies at 1 kPa, cm2: what the house has set or learned. */
+    public static double supplyCm2PerMl(HouseRules rules) {
+        return rules.of(SUPPLY_CM2_PER_ML);
     }
 }

@@ -1,20 +1,23 @@
 package org.kindgirdle.core.sever;
 
-/** Where a severed layer goes first, with what its leaves lose there against open shade. A planning default. */
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
+/** Where a severed layer goes first. */
 public enum Shelter {
-    OPEN_SUN(1.3),
-    OPEN_SHADE(1),
-    TUNNEL_SHADE(.7),
-    MIST_TENT(.35);
+    OPEN_SUN,
+    OPEN_SHADE,
+    TUNNEL_SHADE,
+    MIST_TENT;
 
-    private final double draw;
+    private final Rule draw;
 
-    Shelter(double draw) {
-        this.draw = draw;
+    Shelter() {
+        this.draw = Rule.of("shelter." + name() + ".draw");
     }
 
-    /** Loss of water, against a leaf in open shade. */
-    public double draw() {
-        return draw;
+    /** What its leaves lose there, as a factor against open shade. */
+    public double draw(HouseRules rules) {
+        return rules.of(draw);
     }
 }

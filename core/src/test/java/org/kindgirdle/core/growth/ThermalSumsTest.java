@@ -12,6 +12,7 @@ import org.kindgirdle.core.climate.DayTemperatures;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.MonthlyNormals;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.house.HouseRules;
 
 class ThermalSumsTest {
 
@@ -42,6 +43,7 @@ class ThermalSumsTest {
     private static ThermalSums sums(Map<LocalDate, DayTemperatures> known) {
         MonthlyNormals steady = new MonthlyNormals(Collections.nCopies(12, 22.0), Collections.nCopies(12, 22.0));
         PlaceClimate climate = new PlaceClimate(52, steady, null, 5, 1, known);
-        return new ThermalSums(climate, QUINCE, Exposure.SHADE, Cover.FOIL, null, FIRST, FIRST.plusDays(30));
+        return new ThermalSums(
+                HouseRules.SHIPPED, climate, QUINCE, Exposure.SHADE, Cover.FOIL, null, FIRST, FIRST.plusDays(30));
     }
 }

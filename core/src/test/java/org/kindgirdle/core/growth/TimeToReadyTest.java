@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.house.HouseRules;
 
 class TimeToReadyTest {
 
@@ -22,7 +23,7 @@ class TimeToReadyTest {
             double g = 0;
             for (int look = 0; look < random.nextInt(5); look++) {
                 g += truth * (.05 + .4 * random.nextDouble());
-                looks.add(new StageSeen(RootStage.at(g / truth), g));
+                looks.add(StageSeen.of(HouseRules.SHIPPED, RootStage.at(HouseRules.SHIPPED, g / truth), g));
             }
             TimeToReady ready = TimeToReady.after(d50, sigma, looks);
             assertThat(ready.looksAgree()).isTrue();
@@ -39,7 +40,7 @@ class TimeToReadyTest {
 
     @Test
     void where_no_mass_is_left_one_point_stands_for_it() {
-        TimeToReady late = TimeToReady.after(40, .1, List.of(new StageSeen(RootStage.NONE, 100)));
+        TimeToReady late = TimeToReady.after(40, .1, List.of(StageSeen.of(HouseRules.SHIPPED, RootStage.NONE, 100)));
         assertThat(late.quantile(.5)).isCloseTo(1.05 * 100 / .3, within(1e-9));
         assertThat(late.readyBy(late.quantile(.5))).isEqualTo(1);
         assertThat(late.readyBy(late.quantile(.5) - 1e-6)).isZero();

@@ -21,10 +21,11 @@ import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.look.Condition;
-import org.kindgirdle.core.look.HouseRules;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.look.Sectors;
 import org.kindgirdle.core.set.Difficulty;
@@ -89,6 +90,7 @@ final class Carrow {
                 climate,
                 Exposure.PART,
                 species,
+                RootingTime.ofProfile(species),
                 new Recipe(Wound.RING_SCRAPED, 2000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0),
                 Vigour.NORMAL,
                 RootRun.GROUND,
@@ -97,11 +99,13 @@ final class Carrow {
                 cover -> built.computeIfAbsent(
                         cover,
                         one -> new ThermalSums(
+                                HouseRules.SHIPPED,
                                 climate,
                                 species.cardinals(),
                                 Exposure.PART,
                                 one,
-                                Phenology.leafless(climate, species).orElse(null),
+                                Phenology.leafless(HouseRules.SHIPPED, climate, species)
+                                        .orElse(null),
                                 LocalDate.of(2026, 1, 1),
                                 LocalDate.of(2027, 12, 31))));
     }

@@ -8,6 +8,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.HardenRule;
 import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.PlantStep;
@@ -15,6 +16,7 @@ import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.pot.FirstMedium;
 
 class ProjectorTest {
 
@@ -127,8 +129,8 @@ class ProjectorTest {
     void after_severance_the_ladder_is_climbed_one_rung_at_a_time() {
         Carrow plant = new Carrow().set().look(JULY, RootStage.FILLED, 3).on(JULY, new LayerRecord.Severed(12, 6));
         assertThat(hardening(plant.asOf(JULY)).step()).isEqualTo(PlantStep.POT_UP);
-        plant.on(JULY, new LayerRecord.Potted(LayerRecord.FirstMedium.LIGHT_MIX, 2000));
-        assertThat(hardening(plant.asOf(JULY.plusDays(9))).lacking()).containsExactly(HardenVerdict.Lack.DAYS_ON_RUNG);
+        plant.on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000, null));
+        assertThat(hardening(plant.asOf(JULY.plusDays(9))).lacking()).containsExactly(HardenRule.DAYS_ON_RUNG);
         assertThat(hardening(plant.asOf(JULY.plusDays(10))).step()).isEqualTo(PlantStep.STEP_UP);
         plant.on(JULY.plusDays(10), new LayerRecord.Moved(Rung.SHADE))
                 .on(JULY.plusDays(12), new LayerRecord.Observed(Set.of(PlantSign.DROOP)));
@@ -148,8 +150,8 @@ class ProjectorTest {
         }) {
             LayerContext context = Carrow.context(Carrow.QUINCE);
             LayerState state = Replay.of(quince.journal());
-            Projector.ComingStep coming =
-                    Projector.nextChange(state, context, JULY).orElseThrow();
+            ComingSteps.ComingStep coming =
+                    ComingSteps.next(state, context, JULY).orElseThrow();
             NextStep now = step(Projector.project(state, context, JULY));
             for (LocalDate day = JULY; day.isBefore(coming.on()); day = day.plusDays(1)) {
                 assertThat(step(Projector.project(state, context, day))).isEqualTo(now);
@@ -165,10 +167,10 @@ class ProjectorTest {
         Carrow plant = new Carrow()
                 .set()
                 .on(JULY, new LayerRecord.Severed(12, 6))
-                .on(JULY, new LayerRecord.Potted(LayerRecord.FirstMedium.LIGHT_MIX, 2000))
+                .on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000, null))
                 .on(JULY.plusDays(40), new LayerRecord.Moved(Rung.OPEN));
         assertThat(hardening(plant.asOf(JULY.plusDays(47))).lacking())
-                .containsExactly(HardenVerdict.Lack.ROOTS_AT_EDGE, HardenVerdict.Lack.NEW_GROWTH);
+                .containsExactly(HardenRule.ROOTS_AT_EDGE, HardenRule.NEW_GROWTH);
         plant.on(JULY.plusDays(47), new LayerRecord.Observed(Set.of(PlantSign.ROOTS_AT_EDGE, PlantSign.NEW_GROWTH)));
         assertThat(hardening(plant.asOf(JULY.plusDays(47))).step()).isEqualTo(PlantStep.RELEASE);
         assertThat(hardening(plant.asOf(LocalDate.of(2026, 10, 1))).step()).isEqualTo(PlantStep.HOLD_UNDER_COVER);

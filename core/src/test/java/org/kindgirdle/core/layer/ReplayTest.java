@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.pot.FirstMedium;
 
 class ReplayTest {
 
@@ -22,7 +23,7 @@ class ReplayTest {
                 .look(DAY, RootStage.CALLUS, 0)
                 .look(DAY.plusDays(9), RootStage.ROOTED, 2)
                 .on(DAY.plusDays(12), new LayerRecord.Severed(10, 5))
-                .on(DAY.plusDays(12), new LayerRecord.Potted(LayerRecord.FirstMedium.LIGHT_MIX, 1500))
+                .on(DAY.plusDays(12), new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 1500, null))
                 .journal());
         LayerState straight = Replay.of(journal);
         Random random = new Random(3);

@@ -8,6 +8,9 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.verdict.Fact;
+import org.kindgirdle.core.verdict.Verdict;
 
 class NextStepRulesTest {
 
@@ -16,7 +19,7 @@ class NextStepRulesTest {
     @Test
     void every_input_has_a_step_and_exactly_one_rule_that_gave_it() {
         for (int i = 0; i < 20_000; i++) {
-            Verdict verdict = NextStepRules.decide(any());
+            Verdict<NextStep, NextStepRules> verdict = NextStepRules.decide(any());
             assertThat(verdict.entries()).hasSize(NextStepRules.values().length);
             assertThat(verdict.entries().stream()
                             .filter(entry -> entry.outcome() == Verdict.Outcome.APPLIED)
@@ -31,10 +34,10 @@ class NextStepRulesTest {
     @Test
     void a_dry_ball_is_justified_by_the_look_alone() {
         NextStepInputs in = inputs(Set.of(Condition.DRY), RootStage.CALLUS, 90);
-        Verdict verdict = NextStepRules.decide(in);
+        Verdict<NextStep, NextStepRules> verdict = NextStepRules.decide(in);
         assertThat(verdict.step()).isEqualTo(NextStep.REWET);
         assertThat(verdict.decidedBy()).isEqualTo(NextStepRules.DRY);
-        assertThat(verdict.facts()).containsExactly(new Fact(Fact.Name.CONDITIONS, Set.of(Condition.DRY)));
+        assertThat(verdict.facts()).containsExactly(new Fact(NextStepFact.CONDITIONS, Set.of(Condition.DRY)));
     }
 
     @Test
@@ -68,7 +71,8 @@ class NextStepRulesTest {
                 false,
                 false,
                 false,
-                School.IN_LEAF);
+                School.IN_LEAF,
+                HouseRules.SHIPPED);
     }
 
     static NextStepInputs any() {
@@ -97,6 +101,7 @@ class NextStepRulesTest {
                 RANDOM.nextBoolean(),
                 RANDOM.nextBoolean(),
                 RANDOM.nextBoolean(),
-                School.values()[RANDOM.nextInt(3)]);
+                School.values()[RANDOM.nextInt(3)],
+                HouseRules.SHIPPED);
     }
 }

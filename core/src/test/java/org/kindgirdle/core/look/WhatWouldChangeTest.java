@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.verdict.Fact;
+import org.kindgirdle.core.verdict.Verdict;
 
 class WhatWouldChangeTest {
 
@@ -28,8 +30,8 @@ class WhatWouldChangeTest {
     void replacing_an_input_by_itself_changes_nothing() {
         for (int i = 0; i < 500; i++) {
             NextStepInputs in = NextStepRulesTest.any();
-            for (Fact.Name name : Fact.Name.values()) {
-                assertThat(WhatWouldChange.with(in, Fact.of(name, in))).isEqualTo(in);
+            for (NextStepFact name : NextStepFact.values()) {
+                assertThat(WhatWouldChange.with(in, name.in(in))).isEqualTo(in);
             }
         }
     }
@@ -40,27 +42,29 @@ class WhatWouldChangeTest {
         assertThat(NextStepRules.decide(in).step()).isEqualTo(NextStep.HOLD_DORMANT);
         assertThat(WhatWouldChange.of(in))
                 .contains(
-                        new WhatWouldChange.Change(new Fact(Fact.Name.DAYS_TO_FROST, 42), NextStep.SEVER_NOW),
-                        new WhatWouldChange.Change(new Fact(Fact.Name.COVER, true), NextStep.SEVER_TO_COVER),
-                        new WhatWouldChange.Change(new Fact(Fact.Name.ESTABLISH_DAYS, 41), NextStep.SEVER_NOW));
+                        new WhatWouldChange.Change(new Fact(NextStepFact.DAYS_TO_FROST, 42), NextStep.SEVER_NOW),
+                        new WhatWouldChange.Change(new Fact(NextStepFact.COVER, true), NextStep.SEVER_TO_COVER),
+                        new WhatWouldChange.Change(new Fact(NextStepFact.ESTABLISH_DAYS, 41), NextStep.SEVER_NOW));
     }
 
     @Test
     void two_verdicts_differ_in_the_rules_that_read_what_changed() {
-        Verdict before = NextStepRules.decide(NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 42));
-        Verdict after = NextStepRules.decide(NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 41));
+        Verdict<NextStep, NextStepRules> before =
+                NextStepRules.decide(NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 42));
+        Verdict<NextStep, NextStepRules> after =
+                NextStepRules.decide(NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 41));
         assertThat(before.diff(before)).isEmpty();
-        List<Verdict.Difference> differences = before.diff(after);
+        List<Verdict.Difference<NextStepRules>> differences = before.diff(after);
         assertThat(differences)
                 .extracting(one -> one.before().rule())
                 .contains(NextStepRules.ROOM, NextStepRules.NO_ROOM)
                 .doesNotContain(NextStepRules.TOP_DEAD, NextStepRules.LEAF_FALLEN);
-        Verdict.Difference room = differences.stream()
+        Verdict.Difference<NextStepRules> room = differences.stream()
                 .filter(one -> one.before().rule() == NextStepRules.ROOM)
                 .findFirst()
                 .orElseThrow();
         assertThat(room.before().outcome()).isEqualTo(Verdict.Outcome.APPLIED);
         assertThat(room.after().outcome()).isEqualTo(Verdict.Outcome.PASSED_OVER);
-        assertThat(room.changedFacts()).containsExactly(new Fact(Fact.Name.DAYS_TO_FROST, 42));
+        assertThat(room.changedFacts()).containsExactly(new Fact(NextStepFact.DAYS_TO_FROST, 42));
     }
 }

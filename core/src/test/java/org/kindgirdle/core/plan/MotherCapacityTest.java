@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.units.OutOfRangeException;
 
 class MotherCapacityTest {
@@ -22,7 +23,7 @@ class MotherCapacityTest {
     })
     void a_third_of_the_leafy_shoots_or_half_on_a_plant_that_goes(
             int shoots, int under, boolean cutDown, int most, int room, boolean exceeded) {
-        MotherCapacity capacity = new MotherCapacity(shoots, under, cutDown);
+        MotherCapacity capacity = new MotherCapacity(shoots, under, cutDown, HouseRules.SHIPPED);
         assertThat(capacity.most()).isEqualTo(most);
         assertThat(capacity.room()).isEqualTo(room);
         assertThat(capacity.isExceeded()).isEqualTo(exceeded);
@@ -30,7 +31,7 @@ class MotherCapacityTest {
 
     @Test
     void no_count_is_below_nothing() {
-        assertThatThrownBy(() -> new MotherCapacity(-1, 0, false))
+        assertThatThrownBy(() -> new MotherCapacity(-1, 0, false, HouseRules.SHIPPED))
                 .isInstanceOf(OutOfRangeException.class)
                 .hasMessageContaining("-1");
     }

@@ -8,14 +8,16 @@ import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.core.verdict.Level;
 
 class MotherRuleTest {
 
-    private static final MotherCapacity ROOMY = new MotherCapacity(60, 5, false);
+    private static final MotherCapacity ROOMY = new MotherCapacity(60, 5, false, HouseRules.SHIPPED);
 
     @Test
     void a_sound_mother_has_nothing_against_it_and_every_rule_was_asked() {
@@ -64,14 +66,20 @@ class MotherRuleTest {
         assertThat(level(MotherRule.REGULATED, facts)).isEqualTo(Level.WARN);
         assertThat(level(MotherRule.HAZARDS, facts)).isEqualTo(Level.CAUTION);
         MotherFacts crowded = new MotherFacts(
-                facts.species(), Method.AIR, false, false, new MotherCapacity(9, 4, false), true, false);
+                facts.species(),
+                Method.AIR,
+                false,
+                false,
+                new MotherCapacity(9, 4, false, HouseRules.SHIPPED),
+                true,
+                false);
         assertThat(level(MotherRule.TOO_MANY, crowded)).isEqualTo(Level.WARN);
     }
 
     @Test
     void the_ideal_limb_gets_every_point_and_each_fault_costs() {
         Limb ideal = new Limb(13, Wood.ONE_TWO, 10, Vigour.STRONG, 12, true);
-        LimbScore best = LimbScore.of(ideal);
+        LimbScore best = LimbScore.of(HouseRules.SHIPPED, ideal);
         assertThat(best.points()).isEqualTo(2 * LimbScore.Criterion.values().length);
         for (Limb worse : List.of(
                 new Limb(13, Wood.THREE_FOUR, 10, Vigour.STRONG, 12, true),
@@ -80,23 +88,26 @@ class MotherRuleTest {
                 new Limb(13, Wood.ONE_TWO, 10, Vigour.NORMAL, 12, true),
                 new Limb(13, Wood.ONE_TWO, 10, Vigour.STRONG, 3, true),
                 new Limb(13, Wood.ONE_TWO, 10, Vigour.STRONG, 12, false))) {
-            assertThat(LimbScore.of(worse).points()).isEqualTo(best.points() - 1);
-            assertThat(LimbScore.BEST_FIRST.compare(best, LimbScore.of(worse))).isNegative();
+            assertThat(LimbScore.of(HouseRules.SHIPPED, worse).points()).isEqualTo(best.points() - 1);
+            assertThat(LimbScore.bestFirst(HouseRules.SHIPPED).compare(best, LimbScore.of(HouseRules.SHIPPED, worse)))
+                    .isNegative();
         }
-        LimbScore hopeless = LimbScore.of(new Limb(60, Wood.OLDER, 90, Vigour.WEAK, 0, false));
+        LimbScore hopeless = LimbScore.of(HouseRules.SHIPPED, new Limb(60, Wood.OLDER, 90, Vigour.WEAK, 0, false));
         assertThat(hopeless.points()).isEqualTo(1);
         assertThat(hopeless.isSuitable()).isFalse();
-        assertThat(BranchRule.check(new Limb(5, Wood.SOFT, 0, Vigour.NORMAL, 3, false)))
+        assertThat(BranchRule.checkAll(HouseRules.SHIPPED, new Limb(5, Wood.SOFT, 0, Vigour.NORMAL, 3, false)))
                 .extracting(BranchRule.Entry::level)
                 .containsExactly(Level.WARN, Level.WARN);
     }
 
     @Test
     void balls_on_one_limb_are_numbered_from_the_tip_with_room_nodes_and_leaves_between() {
-        LimbLayout layout = LimbLayout.of(List.of(
-                new LimbLayout.Ball("base", 900, 85, 0, 0),
-                new LimbLayout.Ball("tip", 300, 85, 3, 4),
-                new LimbLayout.Ball("middle", 580, 85, 1, 0)));
+        LimbLayout layout = LimbLayout.of(
+                HouseRules.SHIPPED,
+                List.of(
+                        new LimbLayout.Ball("base", 900, 85, 0, 0),
+                        new LimbLayout.Ball("tip", 300, 85, 3, 4),
+                        new LimbLayout.Ball("middle", 580, 85, 1, 0)));
         assertThat(layout.fromTheTip()).extracting(LimbLayout.Ball::code).containsExactly("tip", "middle", "base");
         assertThat(layout.faults())
                 .containsExactly(

@@ -17,9 +17,10 @@ import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.Phenology;
+import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
-import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.set.Difficulty;
 
@@ -142,6 +143,7 @@ class SettingWindowTest {
 
     private static SettingWindows windows(PlaceClimate climate, SpeciesProfile species, School school) {
         ThermalSums sums = new ThermalSums(
+                HouseRules.SHIPPED,
                 climate,
                 species.cardinals(),
                 Exposure.PART,
@@ -149,13 +151,13 @@ class SettingWindowTest {
                 leafless(climate, species),
                 LocalDate.of(2025, 1, 1),
                 LocalDate.of(2028, 12, 31));
-        TimeToReady ready = TimeToReady.prior(species.d50ThermalDays(), species.sigma());
-        return new SettingWindows(climate, species, ready, sums, 1, school, 42, true);
+        return new SettingWindows(
+                HouseRules.SHIPPED, climate, species, RootingTime.ofProfile(species), sums, 1, school, true);
     }
 
     private static org.kindgirdle.core.growth.@Nullable DaysOfYear leafless(
             PlaceClimate climate, SpeciesProfile species) {
-        return Phenology.leafless(climate, species).orElse(null);
+        return Phenology.leafless(HouseRules.SHIPPED, climate, species).orElse(null);
     }
 
     private static SpeciesProfile quince() {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.house.HouseRules;
 
 class PotChoiceTest {
 
@@ -15,24 +16,30 @@ class PotChoiceTest {
 
     @Test
     void the_smallest_with_25_mm_all_round_and_30_mm_below() {
-        assertThat(PotChoice.smallest(POTS, 97, 86, 399)).hasValue(new PotChoice(TWO, 1601));
+        assertThat(PotChoice.smallest(HouseRules.SHIPPED, POTS, 97, 86, 399)).hasValue(new PotChoice(TWO, 1601));
         // 115 + 50 is just the width of the smallest
-        assertThat(PotChoice.smallest(POTS, 115, 110, 500)).map(PotChoice::pot).hasValue(TWO);
-        assertThat(PotChoice.smallest(POTS, 115.1, 110, 500))
+        assertThat(PotChoice.smallest(HouseRules.SHIPPED, POTS, 115, 110, 500))
+                .map(PotChoice::pot)
+                .hasValue(TWO);
+        assertThat(PotChoice.smallest(HouseRules.SHIPPED, POTS, 115.1, 110, 500))
                 .map(PotChoice::pot)
                 .hasValue(THREE);
-        assertThat(PotChoice.smallest(POTS, 90, 180, 500)).map(PotChoice::pot).hasValue(DEEP);
+        assertThat(PotChoice.smallest(HouseRules.SHIPPED, POTS, 90, 180, 500))
+                .map(PotChoice::pot)
+                .hasValue(DEEP);
     }
 
     @Test
     void none_is_none() {
-        assertThat(PotChoice.smallest(POTS, 160, 90, 400)).isEmpty();
-        assertThat(PotChoice.smallest(List.of(), 60, 60, 100)).isEmpty();
+        assertThat(PotChoice.smallest(HouseRules.SHIPPED, POTS, 160, 90, 400)).isEmpty();
+        assertThat(PotChoice.smallest(HouseRules.SHIPPED, List.of(), 60, 60, 100))
+                .isEmpty();
     }
 
     @Test
     void what_cannot_be_is_refused() {
-        assertThatThrownBy(() -> PotChoice.smallest(POTS, Double.NaN, 86, 399)).hasMessageContaining("ballDiameterMm");
+        assertThatThrownBy(() -> PotChoice.smallest(HouseRules.SHIPPED, POTS, Double.NaN, 86, 399))
+                .hasMessageContaining("ballDiameterMm");
         assertThatThrownBy(() -> new HousePot("x", 5, 100, 500, 10)).hasMessageContaining("diameterMm");
     }
 }

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.Exposure;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.set.Checklist.Step;
 
 class BenchSumsTest {
@@ -28,42 +29,51 @@ class BenchSumsTest {
     })
     void the_cover_fits_place_and_season(
             Exposure exposure, double ball, double day, boolean late, boolean algae, CoverAdvice.Reason reason) {
-        assertThat(CoverAdvice.of(exposure, ball, day, late, algae).reason()).isEqualTo(reason);
+        assertThat(CoverAdvice.of(HouseRules.SHIPPED, exposure, ball, day, late, algae)
+                        .reason())
+                .isEqualTo(reason);
     }
 
     @Test
     void a_ball_that_cooks_gets_foil_and_nothing_else() {
-        assertThat(CoverAdvice.of(Exposure.FULL, 40, 35, true, false).covers()).containsExactly(Cover.FOIL);
-        assertThat(CoverAdvice.of(Exposure.FULL, 20, 12, true, false).covers())
+        assertThat(CoverAdvice.of(HouseRules.SHIPPED, Exposure.FULL, 40, 35, true, false)
+                        .covers())
+                .containsExactly(Cover.FOIL);
+        assertThat(CoverAdvice.of(HouseRules.SHIPPED, Exposure.FULL, 20, 12, true, false)
+                        .covers())
                 .containsExactlyInAnyOrder(Cover.CLEAR, Cover.BLACK);
-        assertThatThrownBy(() -> CoverAdvice.of(Exposure.FULL, Double.NaN, 12, true, false))
+        assertThatThrownBy(() -> CoverAdvice.of(HouseRules.SHIPPED, Exposure.FULL, Double.NaN, 12, true, false))
                 .hasMessageContaining("hottestBallC");
     }
 
     @Test
     void a_days_list_adds_up_over_the_batches() {
-        RingAndBall ball = RingAndBall.of(18, false, false);
+        RingAndBall ball = RingAndBall.of(HouseRules.SHIPPED, 18, false, false);
         MediumMix moss = new MediumMix(Map.of("moss", 1.0));
         MediumMix mix = new MediumMix(Map.of("moss", 1.0, "perlite", 1.0));
-        ShoppingList list = ShoppingList.of(List.of(
-                new ShoppingList.Batch(10, ball, 400, moss, true, true, false, 4),
-                new ShoppingList.Batch(4, ball, 500, mix, false, false, true, 1)));
+        ShoppingList list = ShoppingList.of(
+                HouseRules.SHIPPED,
+                List.of(
+                        new ShoppingList.Batch(10, ball, 400, moss, true, true, false, true, 4),
+                        new ShoppingList.Batch(4, ball, 500, mix, false, false, true, false, 1)));
         assertThat(list.ingredientsL().get("moss")).isCloseTo(1.15 * (4 + 1), within(1e-12));
         assertThat(list.ingredientsL().get("perlite")).isCloseTo(1.15, within(1e-12));
         assertThat(list.filmCm2()).isCloseTo(10 * ball.filmCm2(), within(1e-9));
         assertThat(list.ties()).isEqualTo(28);
         assertThat(list.containers()).isEqualTo(4);
         assertThat(list.labels()).isEqualTo(14);
+        assertThat(list.hormoneMl()).isEqualTo(5);
         assertThat(list.minutes()).isEqualTo(44);
-        assertThat(ShoppingList.of(List.of()).ingredientsL()).isEmpty();
+        assertThat(ShoppingList.of(HouseRules.SHIPPED, List.of()).ingredientsL())
+                .isEmpty();
     }
 
     @Test
     void a_container_fits_the_ball_or_says_how_not() {
-        assertThat(ContainerFit.of(200, 400)).isEqualTo(ContainerFit.TOO_SMALL);
-        assertThat(ContainerFit.of(400, 400)).isEqualTo(ContainerFit.FITS);
-        assertThat(ContainerFit.of(900, 400)).isEqualTo(ContainerFit.TOO_LARGE);
-        assertThatThrownBy(() -> ContainerFit.of(0, 400)).hasMessageContaining("containerMl");
+        assertThat(ContainerFit.of(HouseRules.SHIPPED, 200, 400)).isEqualTo(ContainerFit.TOO_SMALL);
+        assertThat(ContainerFit.of(HouseRules.SHIPPED, 400, 400)).isEqualTo(ContainerFit.FITS);
+        assertThat(ContainerFit.of(HouseRules.SHIPPED, 900, 400)).isEqualTo(ContainerFit.TOO_LARGE);
+        assertThatThrownBy(() -> ContainerFit.of(HouseRules.SHIPPED, 0, 400)).hasMessageContaining("containerMl");
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.sever.BestDay.Against;
 
 class BestDayTest {
@@ -14,6 +15,7 @@ class BestDayTest {
     @Test
     void the_dampest_day_that_is_neither_hot_nor_windy() {
         BestDay days = BestDay.of(
+                HouseRules.SHIPPED,
                 List.of(day(10, 22, 1.1, 3.0), day(11, 31, .2, 1.0), day(12, 20, .3, 9.0), day(13, 21, .8, 8.0)));
         assertThat(days.best()).map(DayAhead::on).hasValue(LocalDate.of(2026, 7, 13));
         assertThat(days.ranked())
@@ -28,13 +30,16 @@ class BestDayTest {
 
     @Test
     void exactly_thirty_is_hot_and_exactly_eight_is_not_windy() {
-        assertThat(BestDay.of(List.of(day(10, 30, .5, 8.0))).best()).isEmpty();
-        assertThat(BestDay.of(List.of(day(10, 29.9, .5, 8.0))).best()).isPresent();
+        assertThat(BestDay.of(HouseRules.SHIPPED, List.of(day(10, 30, .5, 8.0))).best())
+                .isEmpty();
+        assertThat(BestDay.of(HouseRules.SHIPPED, List.of(day(10, 29.9, .5, 8.0)))
+                        .best())
+                .isPresent();
     }
 
     @Test
     void where_no_day_will_do_none_is_named_and_each_says_why() {
-        BestDay days = BestDay.of(List.of(day(10, 34, .5, 9.5), day(11, 33, .4, 2.0)));
+        BestDay days = BestDay.of(HouseRules.SHIPPED, List.of(day(10, 34, .5, 9.5), day(11, 33, .4, 2.0)));
         assertThat(days.best()).isEmpty();
         assertThat(days.ranked().get(1).against()).containsExactly(Against.HOT, Against.WINDY);
         assertThat(days.ranked().get(0).moreVpdKpa()).isNull();
@@ -42,11 +47,11 @@ class BestDayTest {
 
     @Test
     void wind_that_is_not_forecast_speaks_against_nothing_and_the_earlier_of_equals_wins() {
-        assertThat(BestDay.of(List.of(day(12, 20, .5, null), day(11, 20, .5, null)))
+        assertThat(BestDay.of(HouseRules.SHIPPED, List.of(day(12, 20, .5, null), day(11, 20, .5, null)))
                         .best())
                 .map(DayAhead::on)
                 .hasValue(LocalDate.of(2026, 7, 11));
-        assertThat(BestDay.of(List.of()).best()).isEmpty();
+        assertThat(BestDay.of(HouseRules.SHIPPED, List.of()).best()).isEmpty();
     }
 
     @Test
@@ -54,8 +59,10 @@ class BestDayTest {
         List<DayAhead> fortnight = java.util.stream.IntStream.range(10, 24)
                 .mapToObj(day -> day(day, 20, 2.4 - day / 10.0, 1.0))
                 .toList();
-        assertThat(BestDay.of(fortnight).ranked()).hasSize(7);
-        assertThat(BestDay.of(fortnight).best()).map(DayAhead::on).hasValue(LocalDate.of(2026, 7, 16));
+        assertThat(BestDay.of(HouseRules.SHIPPED, fortnight).ranked()).hasSize(7);
+        assertThat(BestDay.of(HouseRules.SHIPPED, fortnight).best())
+                .map(DayAhead::on)
+                .hasValue(LocalDate.of(2026, 7, 16));
     }
 
     @Test

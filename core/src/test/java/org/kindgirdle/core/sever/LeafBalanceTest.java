@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.units.OutOfRangeException;
 
 class LeafBalanceTest {
@@ -24,7 +25,8 @@ class LeafBalanceTest {
             Shelter shelter = Shelter.values()[seeded.nextInt(4)];
             double before = 1;
             for (int leaves = 1; leaves < 60; leaves++) {
-                LeafBalance balance = LeafBalance.of(6, medium, fill, stage, leaves, leaf, vpd, shelter);
+                LeafBalance balance =
+                        LeafBalance.of(HouseRules.SHIPPED, 6, medium, fill, stage, leaves, leaf, vpd, shelter);
                 double share = (double) balance.keep() / leaves;
                 assertThat(share).isLessThanOrEqualTo(before);
                 assertThat(balance.keep() + balance.remove()).isEqualTo(leaves);
@@ -64,18 +66,22 @@ class LeafBalanceTest {
     @Test
     void what_cannot_be_is_refused() {
         for (double bad : new double[] {Double.NaN, -1, Double.POSITIVE_INFINITY}) {
-            assertThatThrownBy(() -> LeafBalance.of(6, bad, .5, RootStage.FILLED, 4, 20, 1, Shelter.OPEN_SUN))
+            assertThatThrownBy(() -> LeafBalance.of(
+                            HouseRules.SHIPPED, 6, bad, .5, RootStage.FILLED, 4, 20, 1, Shelter.OPEN_SUN))
                     .isInstanceOf(OutOfRangeException.class);
-            assertThatThrownBy(() -> LeafBalance.of(6, 300, bad, RootStage.FILLED, 4, 20, 1, Shelter.OPEN_SUN))
+            assertThatThrownBy(() -> LeafBalance.of(
+                            HouseRules.SHIPPED, 6, 300, bad, RootStage.FILLED, 4, 20, 1, Shelter.OPEN_SUN))
                     .isInstanceOf(OutOfRangeException.class);
-            assertThatThrownBy(() -> LeafBalance.of(6, 300, .5, RootStage.FILLED, 4, bad, 1, Shelter.OPEN_SUN))
+            assertThatThrownBy(() -> LeafBalance.of(
+                            HouseRules.SHIPPED, 6, 300, .5, RootStage.FILLED, 4, bad, 1, Shelter.OPEN_SUN))
                     .isInstanceOf(OutOfRangeException.class);
-            assertThatThrownBy(() -> LeafBalance.of(6, 300, .5, RootStage.FILLED, 4, 20, bad, Shelter.OPEN_SUN))
+            assertThatThrownBy(() -> LeafBalance.of(
+                            HouseRules.SHIPPED, 6, 300, .5, RootStage.FILLED, 4, 20, bad, Shelter.OPEN_SUN))
                     .isInstanceOf(OutOfRangeException.class);
         }
     }
 
     private static LeafBalance balance(double fill, RootStage stage, double vpd, Shelter shelter) {
-        return LeafBalance.of(6, 400, fill, stage, 12, 30, vpd, shelter);
+        return LeafBalance.of(HouseRules.SHIPPED, 6, 400, fill, stage, 12, 30, vpd, shelter);
     }
 }

@@ -11,6 +11,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerRecord;
@@ -66,7 +67,7 @@ class DemoLeftovers {
         double diameterMm = 17;
         LayerRecord.Set set = new LayerRecord.Set(
                 diameterMm,
-                RingAndBall.of(diameterMm, context.species().bridgesReadily(), false)
+                RingAndBall.of(context.rules(), diameterMm, context.species().bridgesReadily(), false)
                         .ringMm(),
                 Wood.ONE_TWO,
                 Position.BELOW_NODE,
@@ -90,7 +91,7 @@ class DemoLeftovers {
         double share = SHARE_AT_LAST_LOOK
                 * thermalDays(set, context, day)
                 / thermalDays(set, context, LOOKS.get(LOOKS.size() - 1));
-        RootStage stage = RootStage.at(share);
+        RootStage stage = RootStage.at(HouseRules.SHIPPED, share);
         boolean rooted = stage.isAtLeast(RootStage.INITIALS);
         int density = stage.isAtLeast(RootStage.FILLED) ? 3 : stage.isAtLeast(RootStage.ROOTED) ? 2 : rooted ? 1 : 0;
         double fill = rooted ? 5 * Math.round(20 * Math.min(1, Math.pow((share - .5) / .5, 2))) : 0;

@@ -18,6 +18,7 @@ import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
@@ -30,6 +31,7 @@ import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.look.Sectors;
+import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
@@ -126,7 +128,7 @@ class DemoSeason {
         List<LayerRecord.Set> records = new ArrayList<>();
         for (int i = 0; i < batch.count(); i++) {
             double mm = Math.round((batch.diameterMm() + 3 * (random.nextDouble() - .5)) * 2) / 2.0;
-            double ring = RingAndBall.of(mm, context.species().bridgesReadily(), false)
+            double ring = RingAndBall.of(context.rules(), mm, context.species().bridgesReadily(), false)
                     .ringMm();
             LayerRecord.Set set = new LayerRecord.Set(
                     mm,
@@ -144,8 +146,7 @@ class DemoSeason {
         }
         UUID batchId = new UUID(random.nextLong(), random.nextLong());
         List<String> codes = journal.set(batchId, rows);
-        TimeToReady prior = TimeToReady.prior(
-                context.species().d50ThermalDays(), context.species().sigma());
+        TimeToReady prior = context.time().prior();
         for (int i = 0; i < codes.size(); i++) {
             Sim layer =
                     new Sim(codes.get(i), batch, motherId, recipeId, i, prior.quantile(.05 + .9 * random.nextDouble()));
@@ -201,7 +202,7 @@ class DemoSeason {
         if (job.code().equals(step.name()) && step.isSevering()) {
             int leaves = now.state().set().leavesBeyond();
             append(layer, day, new LayerRecord.Severed(leaves, (leaves + 1) / 2), random);
-            append(layer, day, new LayerRecord.Potted(LayerRecord.FirstMedium.LIGHT_MIX, 3000), random);
+            append(layer, day, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000, null), random);
             return false;
         }
         for (Work work : Work.values()) {
@@ -241,7 +242,7 @@ class DemoSeason {
 
     private static LayerRecord.Looked look(LayerProjection now, Sim layer, Set<Condition> conditions, Random random) {
         double share = Objects.requireNonNull(now.forecast()).thermalDays() / layer.truth;
-        RootStage stage = RootStage.at(share);
+        RootStage stage = RootStage.at(HouseRules.SHIPPED, share);
         List<Integer> sectors = new ArrayList<>();
         for (int i = 0; i < Sectors.COUNT; i++) {
             double density = (share - .5) * 4 + random.nextGaussian() * .7;

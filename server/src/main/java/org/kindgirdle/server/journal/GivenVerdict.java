@@ -6,14 +6,14 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerProjection;
-import org.kindgirdle.core.look.Fact;
-import org.kindgirdle.core.look.Verdict;
+import org.kindgirdle.core.verdict.Fact;
+import org.kindgirdle.core.verdict.Verdict;
 
 /**
  * A verdict as it was given when something was recorded, with all that it rested on.
  *
  * @param step a next step or a step of the young plant; null when the layer's life was over
- * @param rule that decided; null after severance
+ * @param rule that decided; null when none did
  * @param facts every input that a rule read, by name
  * @param profileNumber of the species profile
  * @param recipeNumber of the recipe
@@ -31,18 +31,17 @@ record GivenVerdict(
 
     static GivenVerdict of(LayerProjection projection, Layer layer, NurserySnapshot nursery) {
         Map<String, @Nullable Object> facts = new TreeMap<>();
-        Verdict verdict = projection.verdict();
+        Verdict<?, ?> verdict = projection.decision();
         if (verdict != null) {
             verdict.entries().stream()
                     .flatMap(entry -> entry.facts().stream())
                     .forEach((Fact fact) -> facts.put(fact.name().name(), fact.value()));
         }
-        String step = verdict != null
-                ? verdict.step().name()
-                : projection.hardening() != null ? projection.hardening().step().name() : null;
         return new GivenVerdict(
-                step,
-                verdict == null ? null : verdict.decidedBy().name(),
+                verdict == null ? null : verdict.step().name(),
+                verdict == null || verdict.decidedBy() == null
+                        ? null
+                        : verdict.decidedBy().name(),
                 facts,
                 projection.alsoDo().stream().sorted().map(Enum::name).toList(),
                 nursery.today(),

@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerState;
@@ -18,6 +19,8 @@ import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.words.Advice;
+import org.kindgirdle.server.words.MediumAdvice;
+import org.kindgirdle.server.words.Reasons;
 import tools.jackson.databind.JsonNode;
 
 /** All that the page of one layer shows. Lengths in mm, volumes in mL. */
@@ -43,7 +46,9 @@ record LayerPage(
         List<Also> alsoDo,
         List<JobView> jobs,
         @Nullable ForecastView forecast,
-        List<RuleView> rules,
+        List<Reasons.RuleWords> rules,
+        @Nullable String coming,
+        List<Reasons.ChangeWords> changes,
         @Nullable PlantView plant,
         Suggested suggested,
         List<RecordView> records) {
@@ -74,6 +79,7 @@ record LayerPage(
 
     /**
      * @param curve probability of a full ball by the end of some days
+     * @param ownRecords that the dates rest on; 0 for the profile
      * @param looksAgree false if a look contradicted those before it
      */
     record ForecastView(
@@ -82,19 +88,22 @@ record LayerPage(
             @Nullable LocalDate q10,
             @Nullable LocalDate q50,
             @Nullable LocalDate q90,
+            int ownRecords,
             boolean looksAgree,
             List<Projector.ReadyBy> curve,
             LocalDate topUpOn) {}
 
-    record RuleView(String rule, String outcome, List<FactView> facts) {}
-
-    record FactView(String name, @Nullable Object value, String source) {}
-
-    record PlantView(LocalDate severedOn, Rung rung, LocalDate rungSince, boolean potted) {}
+    record PlantView(
+            LocalDate severedOn,
+            Rung rung,
+            LocalDate rungSince,
+            boolean potted,
+            @Nullable LocalDate mossSince,
+            Ladder ladder) {}
 
     /** What the forms begin with. */
     record Suggested(
-            double waterMl, double ringMm, @Nullable Rung rung) {}
+            double waterMl, double ringMm, @Nullable Rung rung, List<MediumAdvice> firstMedia) {}
 
     record RecordView(
             UUID id,

@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.layer.ComingSteps;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerProjection;
@@ -19,7 +21,6 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
-import org.kindgirdle.core.look.Verdict;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
@@ -27,6 +28,7 @@ import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.security.People;
 import org.kindgirdle.server.words.Advice;
 import org.kindgirdle.server.words.Format;
+import org.kindgirdle.server.words.Reasons;
 import org.kindgirdle.server.words.Words;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -42,6 +44,7 @@ class LayerPages {
     private final People people;
     private final CurrentPerson person;
     private final Words words;
+    private final Reasons reasons;
 
     LayerPages(
             LayerRepository layers,
@@ -50,7 +53,8 @@ class LayerPages {
             Snapshots snapshots,
             People people,
             CurrentPerson person,
-            Words words) {
+            Words words,
+            Reasons reasons) {
         this.layers = layers;
         this.events = events;
         this.codec = codec;
@@ -58,6 +62,7 @@ class LayerPages {
         this.people = people;
         this.person = person;
         this.words = words;
+        this.reasons = reasons;
     }
 
     @Transactional(readOnly = true)
@@ -121,24 +126,35 @@ class LayerPages {
                 inForce
                         ? projection.alsoDo().stream()
                                 .sorted()
-                                .map(also -> new LayerPage.Also(also.name(), words.also(also, projection, format)))
+                                .map(also -> new LayerPage.Also(
+                                        also.name(), words.also(also, projection, context.rules(), format)))
                                 .toList()
                         : List.of(),
                 inForce ? jobs(projection, nursery.today()) : List.of(),
                 inForce ? forecast(projection, state, context, nursery.today()) : null,
-                rules(projection.verdict()),
+                reasons.rules(projection.decision(), format),
+                reasons.coming(
+                        inForce
+                                ? ComingSteps.next(state, context, nursery.today())
+                                        .orElse(null)
+                                : null,
+                        format),
+                inForce ? reasons.changes(ComingSteps.changes(state, context, nursery.today()), format) : List.of(),
                 state.plant() == null
                         ? null
                         : new LayerPage.PlantView(
                                 state.plant().severedOn(),
                                 state.plant().rung(),
                                 state.plant().rungSince(),
-                                state.plant().potted()),
-                suggested(projection, context, nursery.today()),
+                                state.plant().potted(),
+                                state.plant().mossSince(),
+                                state.plant().ladder()),
+                suggested(projection, context, format),
                 records(rows, journal, state));
     }
 
     private static LayerPage.Drawing drawing(LayerProjection projection, LayerContext context) {
+        HouseRules rules = context.rules();
         LayerState state = projection.state();
         Cover cover = context.recipe().cover();
         for (LayerState.CoverFrom change : state.covers()) {
@@ -147,8 +163,8 @@ class LayerPages {
         return new LayerPage.Drawing(
                 projection.ball(),
                 state.ringMm(),
-                RingAndBall.ABOVE_MM,
-                RingAndBall.BELOW_MM,
+                RingAndBall.aboveMm(rules),
+                RingAndBall.belowMm(rules),
                 state.set().position(),
                 state.set().wood(),
                 state.set().leavesBeyond(),
@@ -180,37 +196,27 @@ class LayerPages {
                         forecast.q10(),
                         forecast.q50(),
                         forecast.q90(),
+                        forecast.time().records(),
                         forecast.ready().looksAgree(),
                         Projector.readyCurve(state, context, today),
                         forecast.topUpOn());
     }
 
-    private static List<LayerPage.RuleView> rules(@Nullable Verdict verdict) {
-        return verdict == null
-                ? List.of()
-                : verdict.entries().stream()
-                        .map(entry -> new LayerPage.RuleView(
-                                entry.rule().name(),
-                                entry.outcome().name(),
-                                entry.facts().stream()
-                                        .sorted(Comparator.comparing(fact -> fact.name()))
-                                        .map(fact -> new LayerPage.FactView(
-                                                fact.name().name(),
-                                                fact.value(),
-                                                fact.name().source().name()))
-                                        .toList()))
-                        .toList();
-    }
-
-    private static LayerPage.Suggested suggested(LayerProjection projection, LayerContext context, LocalDate today) {
+    private LayerPage.Suggested suggested(LayerProjection projection, LayerContext context, Format format) {
         LayerState state = projection.state();
         LayerProjection.RootForecast forecast = projection.forecast();
-        double water =
-                forecast == null ? 0 : forecast.topUp().waterToAddG(ChronoUnit.DAYS.between(state.wateredOn(), today));
-        double ring = RingAndBall.of(state.set().diameterMm(), context.species().bridgesReadily(), true)
+        double water = forecast == null
+                ? 0
+                : forecast.topUp().waterToAddG(ChronoUnit.DAYS.between(state.wateredOn(), format.today()));
+        double ring = RingAndBall.of(
+                        context.rules(),
+                        state.set().diameterMm(),
+                        context.species().bridgesReadily(),
+                        true)
                 .ringMm();
         HardenVerdict hardening = projection.hardening();
-        return new LayerPage.Suggested(water, ring, hardening == null ? null : hardening.to());
+        return new LayerPage.Suggested(
+                water, ring, hardening == null ? null : hardening.to(), words.firstMedia(context, format));
     }
 
     private List<LayerPage.RecordView> records(List<LayerEventRow> rows, List<LayerEvent> journal, LayerState state) {

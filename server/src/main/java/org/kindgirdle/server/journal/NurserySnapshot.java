@@ -9,10 +9,11 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerContext;
-import org.kindgirdle.core.look.HouseRules;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.server.nursery.Climates;
 import org.kindgirdle.server.nursery.MotherView;
@@ -102,11 +103,13 @@ public final class NurserySnapshot {
         PlaceView place = place(mother.placeId());
         PlaceClimate climate = climate(mother.placeId());
         SpeciesProfile profile = species(mother.speciesCode()).profile();
-        Function<Cover, ThermalSums> sums = cover -> climates.sums(site, place, climate, profile, cover, today);
+        Function<Cover, ThermalSums> sums =
+                cover -> climates.sums(rules(), site, place, climate, profile, cover, today);
         return new LayerContext(
                 climate,
                 place.exposure(),
                 profile,
+                RootingTime.ofProfile(profile),
                 found(
                         recipeVersions.get(recipeId + "/" + recipeNumber),
                         "recipe version",

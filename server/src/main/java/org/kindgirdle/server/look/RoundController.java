@@ -86,7 +86,7 @@ class RoundController {
         double minutes = 0;
         for (DueLayers.Due one : due.before(next)) {
             MotherView mother = nursery.mother(one.motherId());
-            minutes += RoundMinutes.of(one.job());
+            minutes += RoundMinutes.of(nursery.rules(), one.job());
             byPlace.get(mother.placeId())
                     .add(new RoundJob(
                             one.code(),

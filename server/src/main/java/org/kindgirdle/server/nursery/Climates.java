@@ -15,6 +15,7 @@ import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
+import org.kindgirdle.core.house.HouseRules;
 import org.springframework.stereotype.Service;
 
 /**
@@ -37,6 +38,7 @@ public class Climates {
     });
 
     private record Key(
+            HouseRules rules,
             long siteVersion,
             @Nullable Long place,
             long placeVersion,
@@ -63,6 +65,7 @@ public class Climates {
 
     /** The thermal sums of a species at a place under a cover, for rings from five years back to next year's end. */
     public ThermalSums sums(
+            HouseRules rules,
             SiteView site,
             PlaceView place,
             PlaceClimate climate,
@@ -70,14 +73,22 @@ public class Climates {
             Cover cover,
             LocalDate today) {
         Exposure exposure = place.exposure();
-        DaysOfYear leafless = Phenology.leafless(climate, species).orElse(null);
+        DaysOfYear leafless = Phenology.leafless(rules, climate, species).orElse(null);
         Key key = new Key(
-                site.version(), place.id(), place.version(), species.cardinals(), leafless, cover, today.getYear());
+                rules,
+                site.version(),
+                place.id(),
+                place.version(),
+                species.cardinals(),
+                leafless,
+                cover,
+                today.getYear());
         ThermalSums known = sums.get(key);
         if (known != null) {
             return known;
         }
         ThermalSums built = new ThermalSums(
+                rules,
                 climate,
                 species.cardinals(),
                 exposure,

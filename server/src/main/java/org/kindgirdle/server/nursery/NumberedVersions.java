@@ -6,17 +6,20 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.kindgirdle.core.growth.SpeciesProfile;
-import org.kindgirdle.core.look.HouseRules;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The immutable numbered versions of profiles, recipes and house rules. */
 @Component
 class NumberedVersions {
+
+    private static final TypeReference<Map<String, Double>> RULE_VALUES = new TypeReference<>() {};
 
     private final JdbcTemplate jdbc;
     private final JsonMapper json;
@@ -85,7 +88,7 @@ class NumberedVersions {
         return jdbc.query(
                 "select number, rules from house_rules order by number desc limit 1",
                 rows -> rows.next()
-                        ? Map.entry(rows.getInt(1), json.readValue(rows.getString(2), HouseRules.class))
+                        ? Map.entry(rows.getInt(1), HouseRules.of(json.readValue(rows.getString(2), RULE_VALUES)))
                         : Map.entry(0, HouseRules.SHIPPED));
     }
 

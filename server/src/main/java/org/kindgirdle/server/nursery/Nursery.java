@@ -10,7 +10,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.SpeciesProfile;
-import org.kindgirdle.core.look.HouseRules;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.server.problem.ProblemException;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;

@@ -2,6 +2,7 @@ package org.kindgirdle.server.plan;
 
 import java.util.List;
 import java.util.Map;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.plan.MotherCapacity;
 import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.nursery.Nursery;
@@ -34,13 +35,14 @@ class MotherRoomController {
     @GetMapping
     @Transactional(readOnly = true)
     public List<MotherRoom> rooms() {
+        HouseRules rules = nursery.rules().getValue();
         Map<Long, Long> underRings = loads.underRings();
         return nursery.mothers().stream()
                 .filter(mother -> mother.id() != null)
                 .map(mother -> {
                     int now = Math.toIntExact(underRings.getOrDefault(mother.id(), 0L));
                     return new MotherRoom(
-                            mother.id(), now, new MotherCapacity(mother.leafyShoots(), now, false).room());
+                            mother.id(), now, new MotherCapacity(mother.leafyShoots(), now, false, rules).room());
                 })
                 .toList();
     }

@@ -1,12 +1,9 @@
 package org.kindgirdle.server.plan;
 
 import java.time.LocalDate;
-import org.kindgirdle.core.growth.RecipeFactors;
-import org.kindgirdle.core.growth.SpeciesProfile;
-import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.plan.SettingWindow;
-import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
@@ -48,27 +45,7 @@ class WindowController {
         }
         RecipeView recipe = nursery.recipe(recipeId);
         LayerContext context = nursery.context(motherId, recipeId, recipe.number());
-        SpeciesProfile species = context.species();
-        double speed = RecipeFactors.of(
-                        species.difficulty(),
-                        context.recipe().wound(),
-                        wood,
-                        context.rootRun(),
-                        context.vigour(),
-                        context.recipe().medium(),
-                        context.recipe().hormonePpm(),
-                        species.preformedRoots())
-                .speed();
-        double low = context.climate().winterLowC();
-        return new SettingWindows(
-                        context.climate(),
-                        species,
-                        TimeToReady.prior(species.d50ThermalDays(), species.sigma()),
-                        context.sums().apply(context.recipe().cover()),
-                        speed,
-                        recipe.school(),
-                        context.rules().establishDays(),
-                        species.frostHardyToC() <= low && context.rules().youngRootKillC() <= low)
+        return context.windows(context.recipe().cover(), context.factors(wood).speed(), recipe.school(), RootStage.NONE)
                 .on(startOn);
     }
 }

@@ -7,8 +7,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
-import org.kindgirdle.core.growth.SpeciesProfile;
-import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerProjection;
@@ -16,11 +15,10 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.look.School;
-import org.kindgirdle.core.plan.Level;
-import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.LayerJournal;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
@@ -58,12 +56,12 @@ class Bench {
         List<LayerProjection> layers = request.rows().stream()
                 .map(row -> project(record(row, recipe.school(), context), context, setOn))
                 .toList();
-        SettingWindow window =
-                window(context, setOn, recipe.school(), layers.get(0).factors().speed());
-        List<SetPreview.Remark> said = remarks.of(request, mother, context, window, nursery);
+        SettingWindows windows = context.windows(
+                context.recipe().cover(), layers.get(0).factors().speed(), recipe.school(), RootStage.NONE);
+        List<SetPreview.Remark> said = remarks.of(request, mother, context, windows, setOn, nursery);
         return new SetPreview(
                 setOn,
-                window,
+                windows.on(setOn),
                 said,
                 layers.stream().map(layer -> row(layer, context)).toList());
     }
@@ -124,7 +122,11 @@ class Bench {
     private static LayerRecord.Set record(SetRequest.RowRequest row, School school, LayerContext context) {
         boolean cut = context.recipe().wound().isRing();
         double ring = cut
-                ? RingAndBall.of(row.diameterMm(), context.species().bridgesReadily(), false)
+                ? RingAndBall.of(
+                                context.rules(),
+                                row.diameterMm(),
+                                context.species().bridgesReadily(),
+                                false)
                         .ringMm()
                 : 0;
         return new LayerRecord.Set(
@@ -146,38 +148,23 @@ class Bench {
         return Projector.project(Replay.of(List.of(event)), context, setOn);
     }
 
-    private static SettingWindow window(LayerContext context, LocalDate setOn, School school, double speed) {
-        SpeciesProfile species = context.species();
-        double low = context.climate().winterLowC();
-        return new SettingWindows(
-                        context.climate(),
-                        species,
-                        TimeToReady.prior(species.d50ThermalDays(), species.sigma()),
-                        context.sums().apply(context.recipe().cover()),
-                        speed,
-                        school,
-                        context.rules().establishDays(),
-                        species.frostHardyToC() <= low && context.rules().youngRootKillC() <= low)
-                .on(setOn);
-    }
-
     private SetPreview.Row row(LayerProjection layer, LayerContext context) {
         LayerProjection.RootForecast forecast = Objects.requireNonNull(layer.forecast());
         return new SetPreview.Row(
                 layer.ball(),
-                RingAndBall.ABOVE_MM,
-                RingAndBall.BELOW_MM,
+                RingAndBall.aboveMm(context.rules()),
+                RingAndBall.belowMm(context.rules()),
                 BridgingRisk.of(
+                        context.rules(),
                         context.recipe().isScraped(),
                         layer.ball().ringMm(),
                         layer.ball().diameterMm()),
                 layer.load(),
-                layer.load().verdict(),
                 layer.factors().hormoneFit(),
                 forecast.q10(),
                 forecast.q50(),
                 forecast.q90(),
                 forecast.topUp().intervalDays(),
-                forecast.topUp().isUnsuitable());
+                forecast.topUp().unsuitable());
     }
 }

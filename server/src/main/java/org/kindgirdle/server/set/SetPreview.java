@@ -3,12 +3,12 @@ package org.kindgirdle.server.set;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.plan.Level;
 import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.HormoneFit;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.verdict.Level;
 
 /**
  * What setting these layers would mean.
@@ -30,7 +30,6 @@ record SetPreview(LocalDate setOn, SettingWindow window, List<Remark> remarks, L
             double belowMm,
             BridgingRisk bridging,
             BranchLoad load,
-            BranchLoad.Verdict loadVerdict,
             HormoneFit hormoneFit,
             @Nullable LocalDate ready10On,
             @Nullable LocalDate ready50On,

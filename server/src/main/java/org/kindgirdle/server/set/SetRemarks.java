@@ -10,15 +10,18 @@ import java.util.Map;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.plan.BranchRule;
-import org.kindgirdle.core.plan.Level;
 import org.kindgirdle.core.plan.Limb;
+import org.kindgirdle.core.plan.LimbScore;
 import org.kindgirdle.core.plan.MotherCapacity;
 import org.kindgirdle.core.plan.MotherFacts;
 import org.kindgirdle.core.plan.MotherRule;
+import org.kindgirdle.core.plan.Otherwise;
 import org.kindgirdle.core.plan.SettingWindow;
+import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.plan.WindowClass;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.nursery.MotherView;
@@ -47,7 +50,8 @@ class SetRemarks {
             SetRequest request,
             MotherView mother,
             LayerContext context,
-            SettingWindow window,
+            SettingWindows windows,
+            LocalDate setOn,
             NurserySnapshot nursery) {
         SpeciesProfile species = context.species();
         int underRings = Math.toIntExact(
@@ -60,28 +64,28 @@ class SetRemarks {
         values.put("fit", species.ownRoots().name().toLowerCase(Locale.ROOT));
         values.put("regulated", species.regulated());
         values.put("hazards", species.hazards());
-        values.put("thin", format.lengthMm(RingAndBall.THIN_MM));
+        values.put("thin", format.lengthMm(RingAndBall.thinMm(context.rules())));
         values.put("shoots", String.valueOf(mother.leafyShoots()));
         values.put("count", String.valueOf(underRings));
+        MotherCapacity capacity = new MotherCapacity(mother.leafyShoots(), underRings, false, context.rules());
+        values.put("most", String.valueOf(capacity.most()));
+        values.put("leaves", String.valueOf(LimbScore.leavesWanted(context.rules())));
         List<SetPreview.Remark> all = new ArrayList<>();
         MotherFacts facts = new MotherFacts(
-                species,
-                Method.AIR,
-                mother.sick(),
-                mother.rights() == Rights.PROTECTED,
-                new MotherCapacity(mother.leafyShoots(), underRings, false),
-                true,
-                false);
+                species, Method.AIR, mother.sick(), mother.rights() == Rights.PROTECTED, capacity, true, false);
         for (MotherRule.Entry entry : MotherRule.check(facts)) {
             add(all, entry.level(), entry.rule(), values);
         }
-        all.add(window(window, values, format));
+        all.add(window(windows.on(setOn), values, format));
+        for (Otherwise way : Otherwise.of(windows, setOn, nursery.coverAtHand())) {
+            all.add(otherwise(way, format));
+        }
         for (int i = 0; i < request.rows().size(); i++) {
             values.put("row", String.valueOf(i + 1));
             SetRequest.RowRequest row = request.rows().get(i);
             Limb limb =
                     new Limb(row.diameterMm(), row.wood(), row.leanDeg(), context.vigour(), row.leavesBeyond(), false);
-            for (BranchRule.Entry entry : BranchRule.check(limb)) {
+            for (BranchRule.Entry entry : BranchRule.checkAll(context.rules(), limb)) {
                 add(all, entry.level(), entry.rule(), values);
             }
         }
@@ -95,6 +99,12 @@ class SetRemarks {
             all.add(new SetPreview.Remark(
                     level, rule.name(), phrases.say("plan." + level + "." + rule.name(), values)));
         }
+    }
+
+    private SetPreview.Remark otherwise(Otherwise way, Format format) {
+        Map<String, String> values =
+                Map.of("on", format.day(way.on()), "p", way.p() == null ? "" : format.percent(way.p()));
+        return new SetPreview.Remark(Level.CAUTION, way.way().name(), phrases.say("otherwise." + way.way(), values));
     }
 
     private SetPreview.Remark window(SettingWindow window, Map<String, String> values, Format format) {

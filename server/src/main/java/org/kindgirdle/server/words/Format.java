@@ -34,6 +34,12 @@ public record Format(Units units, LocalDate today) {
         return units == Units.US ? String.format(Locale.ROOT, "%.2f in", mm / 25.4) : Math.round(mm) + " mm";
     }
 
+    public String wind(double metresPerSecond) {
+        return units == Units.US
+                ? Math.round(metresPerSecond * 2.23694) + " mph"
+                : Math.round(metresPerSecond) + " m/s";
+    }
+
     public String temperatureC(double c) {
         return units == Units.US ? Math.round(c * 9 / 5 + 32) + " F" : Math.round(c) + " C";
     }

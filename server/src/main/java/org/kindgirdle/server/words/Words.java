@@ -2,29 +2,42 @@ package org.kindgirdle.server.words;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.harden.HardenRules;
 import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.harden.PlantState;
+import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.look.AlsoDo;
-import org.kindgirdle.core.look.Fact;
 import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepRules;
-import org.kindgirdle.core.look.Verdict;
+import org.kindgirdle.core.pot.FirstMedium;
+import org.kindgirdle.core.pot.FirstMediumAdvice;
+import org.kindgirdle.core.set.CoverAdvice;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.verdict.FactName;
+import org.kindgirdle.core.verdict.Verdict;
 import org.springframework.stereotype.Component;
 
 /** Makes the sentences of a layer's verdict. */
 @Component
 public class Words {
+
+    private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
+    private static final Rule CALM_DAYS = Rule.of("harden.calm");
+    private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
 
     private final Phrases phrases;
 
@@ -37,7 +50,7 @@ public class Words {
             return onMother(layer, layer.verdict(), layer.forecast(), context, format);
         }
         if (layer.hardening() != null && layer.state().plant() != null) {
-            return afterSeverance(layer.hardening(), layer.state().plant(), format);
+            return afterSeverance(layer.hardening(), layer.state().plant(), context.rules(), format);
         }
         LayerState state = layer.state();
         String cause = state.lossCause() == null ? "" : phrases.say("cause." + state.lossCause());
@@ -54,19 +67,19 @@ public class Words {
         return phrases.say("job." + code);
     }
 
-    public String also(AlsoDo also, LayerProjection layer, Format format) {
+    public String also(AlsoDo also, LayerProjection layer, HouseRules rules, Format format) {
         return phrases.say(
                 "also." + also,
                 Map.of(
                         "hot",
-                        format.temperatureC(38),
+                        format.temperatureC(CoverAdvice.hotBallC(rules)),
                         "load",
                         format.percent(layer.load().utilisation())));
     }
 
     private Advice onMother(
             LayerProjection layer,
-            Verdict verdict,
+            Verdict<NextStep, NextStepRules> verdict,
             LayerProjection.RootForecast forecast,
             LayerContext context,
             Format format) {
@@ -83,7 +96,7 @@ public class Words {
         return new Advice(step.name(), tone(step), phrases.say("step." + step, values), because);
     }
 
-    private static boolean readsWindow(Verdict verdict) {
+    private static boolean readsWindow(Verdict<NextStep, NextStepRules> verdict) {
         NextStepRules rule = verdict.decidedBy();
         return rule == NextStepRules.OVERDUE
                 || rule == NextStepRules.BRIDGED
@@ -101,11 +114,11 @@ public class Words {
 
     private Map<String, String> values(
             LayerProjection layer,
-            Verdict verdict,
+            Verdict<NextStep, NextStepRules> verdict,
             LayerProjection.RootForecast forecast,
             LayerContext context,
             Format format) {
-        Map<Fact.Name, @Nullable Object> facts = new HashMap<>();
+        Map<FactName, @Nullable Object> facts = new HashMap<>();
         verdict.entries().forEach(entry -> entry.facts().forEach(fact -> facts.put(fact.name(), fact.value())));
         Map<String, String> values = new HashMap<>();
         Job next = layer.nextJob();
@@ -113,18 +126,18 @@ public class Words {
         values.put("jobBy", format.day(next == null ? null : next.by()));
         values.put("newRing", format.lengthMm(newRing(layer, context)));
         values.put("stage", phrases.say("stage." + layer.state().stage()));
-        values.put("readyP", share(facts.get(Fact.Name.READY_P), format));
-        values.put("windowP", share(facts.get(Fact.Name.WINDOW_P), format));
-        values.put("coverage", share(facts.get(Fact.Name.COVERAGE), format));
-        values.put("stalled", String.valueOf(facts.get(Fact.Name.STALLED_LOOKS)));
+        values.put("readyP", share(facts.get(NextStepFact.READY_P), format));
+        values.put("windowP", share(facts.get(NextStepFact.WINDOW_P), format));
+        values.put("coverage", share(facts.get(NextStepFact.COVERAGE), format));
+        values.put("stalled", String.valueOf(facts.get(NextStepFact.STALLED_LOOKS)));
         values.put("school", phrases.say("school." + layer.state().set().school()));
-        values.put("establish", format.days(context.rules().establishDays()));
+        values.put("establish", format.days(context.rules().count(ESTABLISH_DAYS)));
         Optional<Integer> frost = context.climate().frosts().map(frosts -> frosts.daysToFrost(format.today()));
         values.put("frost", frost.map(format::days).orElse("never"));
         values.put("frostRoom", frost.isPresent() ? phrases.say("frost.room", values) : phrases.say("frost.none"));
         values.put(
                 "cold",
-                Boolean.FALSE.equals(facts.get(Fact.Name.GROWING))
+                Boolean.FALSE.equals(facts.get(NextStepFact.GROWING))
                         ? phrases.say("cold.notGrowing")
                         : phrases.say("cold.frost", values));
         LocalDate q10 = forecast.q10();
@@ -136,9 +149,41 @@ public class Words {
         return values;
     }
 
+    /** What is to be said of every first medium for a layer that is potted today. */
+    public List<MediumAdvice> firstMedia(LayerContext context, Format format) {
+        Integer frost = context.climate()
+                .frosts()
+                .map(frosts -> frosts.daysToFrost(format.today()))
+                .orElse(null);
+        return Arrays.stream(FirstMedium.values())
+                .map(medium -> FirstMediumAdvice.of(
+                        context.rules(), medium, frost, context.species().buryNodesOk()))
+                .map(advice -> new MediumAdvice(
+                        advice.medium(),
+                        phrases.say("medium.first." + advice.medium()),
+                        advice.level(),
+                        advice.remarks().stream()
+                                .map(remark -> phrases.say(
+                                        "medium.remark." + remark.kind(), firstMediumFigures(remark, format)))
+                                .toList()))
+                .toList();
+    }
+
+    private static Map<String, String> firstMediumFigures(FirstMediumAdvice.Remark remark, Format format) {
+        return Map.of(
+                "lowDays", format.days(Math.round(remark.low())),
+                "highDays", format.days(Math.round(remark.high())),
+                "lowMm", format.lengthMm(remark.low()),
+                "highMm", format.lengthMm(remark.high()),
+                "count", String.valueOf(Math.round(remark.low())));
+    }
+
     private static double newRing(LayerProjection layer, LayerContext context) {
         return RingAndBall.of(
-                        layer.state().set().diameterMm(), context.species().bridgesReadily(), true)
+                        context.rules(),
+                        layer.state().set().diameterMm(),
+                        context.species().bridgesReadily(),
+                        true)
                 .ringMm();
     }
 
@@ -156,15 +201,22 @@ public class Words {
                 .orElse("on the next round");
     }
 
-    private Advice afterSeverance(HardenVerdict verdict, PlantState plant, Format format) {
+    private Advice afterSeverance(HardenVerdict verdict, PlantState plant, HouseRules rules, Format format) {
         Map<String, String> values = new HashMap<>();
-        values.put("rung", phrases.say("rung." + (verdict.to() == null ? plant.rung() : verdict.to())));
+        Rung rung = verdict.to() == null ? plant.rung() : verdict.to();
+        values.put("shade", format.percent(rung.shadePercent(rules) / 100));
+        values.put("rung", phrases.say("rung." + rung, values));
+        values.put("calm", format.days(rules.count(CALM_DAYS)));
+        values.put("frostDays", format.days(rules.count(RELEASE_FROST_DAYS)));
+        values.put("moss", format.day(plant.mossSince()));
         values.put("leafOut", format.day(verdict.from()));
         values.put("from", format.day(verdict.from()));
         values.put("severed", format.day(plant.severedOn()));
         values.put("since", format.day(plant.rungSince()));
         values.put("droop", format.day(plant.lastDroop()));
-        values.put("hot30", format.temperatureC(30));
+        values.put("hot", format.temperatureC(HardenRules.hotC(rules)));
+        values.put("windy", format.wind(HardenRules.windyMs(rules)));
+        values.put("leafOff", format.percent(HardenRules.leafOffShare(rules)));
         List<String> because = new ArrayList<>();
         because.add(phrases.say("because.plant." + verdict.step(), values));
         if (!verdict.lacking().isEmpty()) {
@@ -178,7 +230,7 @@ public class Words {
         Advice.Tone tone = switch (verdict.step()) {
             case STAY, STAY_DORMANT, HOLD_UNDER_COVER -> Advice.Tone.CALM;
             case STEP_BACK, OPEN_AND_LOOK, POT_UP -> Advice.Tone.URGENT;
-            case STEP_UP, RELEASE -> Advice.Tone.ACT;
+            case STEP_UP, POT_ON, RELEASE -> Advice.Tone.ACT;
         };
         return new Advice(verdict.step().name(), tone, phrases.say("step." + verdict.step(), values), because);
     }

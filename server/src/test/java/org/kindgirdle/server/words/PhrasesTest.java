@@ -10,16 +10,25 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.kindgirdle.core.growth.RootStage;
-import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.harden.HardenFact;
+import org.kindgirdle.core.harden.HardenRule;
+import org.kindgirdle.core.harden.Ladder;
+import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LossCause;
 import org.kindgirdle.core.look.AlsoDo;
+import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.BranchRule;
 import org.kindgirdle.core.plan.MotherRule;
+import org.kindgirdle.core.plan.Otherwise;
+import org.kindgirdle.core.pot.FirstMedium;
+import org.kindgirdle.core.pot.FirstMediumAdvice;
+import org.kindgirdle.core.verdict.FactName;
 
 class PhrasesTest {
 
@@ -33,7 +42,22 @@ class PhrasesTest {
                         keys("because.plant.", PlantStep.values()),
                         keys("also.", AlsoDo.values()),
                         keys("job.", AlsoDo.values()),
-                        keys("lack.", HardenVerdict.Lack.values()),
+                        Arrays.stream(HardenRule.values())
+                                .filter(rule -> rule.ordinal() > HardenRule.MOSS_USED_UP.ordinal())
+                                .map(rule -> "lack." + rule),
+                        keys("rule.", NextStepRules.values()),
+                        keys("rule.", HardenRule.values()),
+                        keys("fact.", NextStepFact.values()),
+                        keys("fact.", HardenFact.values()),
+                        keys("source.", FactName.Source.values()),
+                        keys("short.", NextStep.values()),
+                        keys("condition.", Condition.values()),
+                        keys("plant.PlantSign.", PlantSign.values()),
+                        keys("plant.Rung.", Rung.values()),
+                        keys("plant.Ladder.", Ladder.values()),
+                        keys("otherwise.", Otherwise.Way.values()),
+                        keys("medium.first.", FirstMedium.values()),
+                        keys("medium.remark.", FirstMediumAdvice.Remark.Kind.values()),
                         keys("stage.", RootStage.values()),
                         keys("school.", School.values()),
                         keys("rung.", Rung.values()),

@@ -1,18 +1,22 @@
-package org.kindgirdle.core.look;
+package org.kindgirdle.core.verdict;
 
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
- * The next step with the whole way to it: one entry a rule, in rule order.
+ * What was decided, with the whole way to it: one entry a rule, in rule order.
  *
  * @param step what to do
- * @param decidedBy the rule that said so
- * @param entries every rule: those passed over, the one that applied, and those after it that were not evaluated
+ * @param decidedBy the first rule that applied; null where none did and the step is what is then left
+ * @param entries every rule: those passed over, those that applied, and those that were not evaluated
+ * @param <S> the steps that may be decided
+ * @param <R> the rules; their names are their stable ids
  */
-public record Verdict(NextStep step, NextStepRules decidedBy, List<Entry> entries) {
+public record Verdict<S extends Enum<S>, R extends Enum<R>>(
+        S step, @Nullable R decidedBy, List<Entry<R>> entries) {
 
     public Verdict {
         entries = List.copyOf(entries);
@@ -30,10 +34,14 @@ public record Verdict(NextStep step, NextStepRules decidedBy, List<Entry> entrie
      * @param outcome what became of it
      * @param facts what it read, with the values, in the order of their names; empty if it was not evaluated
      */
-    public record Entry(NextStepRules rule, Outcome outcome, List<Fact> facts) {
+    public record Entry<R extends Enum<R>>(R rule, Outcome outcome, List<Fact> facts) {
 
         public Entry {
             facts = List.copyOf(facts);
+        }
+
+        public boolean applied() {
+            return outcome == Outcome.APPLIED;
         }
     }
 
@@ -42,13 +50,13 @@ public record Verdict(NextStep step, NextStepRules decidedBy, List<Entry> entrie
      *
      * @param later a verdict by the same rules
      */
-    public List<Difference> diff(Verdict later) {
-        List<Difference> differences = new ArrayList<>();
+    public List<Difference<R>> diff(Verdict<S, R> later) {
+        List<Difference<R>> differences = new ArrayList<>();
         for (int i = 0; i < entries.size(); i++) {
-            Entry before = entries.get(i);
-            Entry after = later.entries.get(i);
+            Entry<R> before = entries.get(i);
+            Entry<R> after = later.entries.get(i);
             if (!before.equals(after)) {
-                differences.add(new Difference(before, after));
+                differences.add(new Difference<>(before, after));
             }
         }
         return differences;
@@ -60,7 +68,7 @@ public record Verdict(NextStep step, NextStepRules decidedBy, List<Entry> entrie
      * @param before its entry in the first
      * @param after its entry in the second
      */
-    public record Difference(Entry before, Entry after) {
+    public record Difference<R extends Enum<R>>(Entry<R> before, Entry<R> after) {
 
         /** Inputs that both read with another value, as they were. */
         public Set<Fact> changedFacts() {
@@ -70,12 +78,12 @@ public record Verdict(NextStep step, NextStepRules decidedBy, List<Entry> entrie
         }
     }
 
-    /** The facts that the deciding rule read. */
+    /** The facts that the deciding rule read; empty if none decided. */
     public List<Fact> facts() {
         return entries.stream()
-                .filter(entry -> entry.outcome() == Outcome.APPLIED)
+                .filter(Entry::applied)
                 .findFirst()
-                .orElseThrow()
-                .facts();
+                .map(Entry::facts)
+                .orElse(List.of());
     }
 }

@@ -1,4 +1,4 @@
-package org.kindgirdle.core.plan;
+package org.kindgirdle.core.verdict;
 
 /** How grave a remark on a plan is, the gravest first. */
 public enum Level {

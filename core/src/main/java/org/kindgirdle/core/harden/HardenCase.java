@@ -1,0 +1,143 @@
+package org.kindgirdle.core.harden;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.DaysOfYear;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.verdict.Fact;
+
+/** A plant on a day, with all that the rules of the ladder ask of it. */
+record HardenCase(
+        HouseRules rules,
+        PlantState plant,
+        PlaceClimate climate,
+        @Nullable DaysOfYear leafless,
+        LocalDate today) {
+
+    private static final Rule CALM_DAYS = Rule.of("harden.calm");
+    private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
+    private static final Rule TRAY_LEAST_DAYS = Rule.of("tray.least");
+    private static final Rule TRAY_MOST_DAYS = Rule.of("tray.most");
+
+    boolean hasWilted() {
+        return plant.wiltsTwoDaysRunning();
+    }
+
+    /** It droops now, and not only from the rung that it was taken down from. */
+    boolean droopsHere() {
+        LocalDate lastDroop = plant.lastDroop();
+        return plant.droopsNow() && lastDroop != null && !lastDroop.isBefore(plant.rungSince());
+    }
+
+    boolean isLeafless() {
+        return leafless != null && leafless.includes(today);
+    }
+
+    LocalDate leafOut() {
+        return nextLeafOut(today);
+    }
+
+    /** The moss is used up, or it is full of roots and has stood long enough to be. */
+    boolean hasOutgrownMoss() {
+        LocalDate since = plant.mossSince();
+        return since != null && !today.isBefore(mossEnd(since));
+    }
+
+    private LocalDate mossEnd(LocalDate since) {
+        boolean full = plant.everShowed(PlantSign.ROOTS_AT_EDGE);
+        return since.plusDays(rules.count(full ? TRAY_LEAST_DAYS : TRAY_MOST_DAYS));
+    }
+
+    /** From when days on this rung count: those of dormancy do not, for the ladder begins with the leaves. */
+    LocalDate since() {
+        LocalDate since = plant.rungSince();
+        return leafless != null && leafless.includes(since) ? nextLeafOut(since) : since;
+    }
+
+    int daysWanted() {
+        return plant.ladder().days(rules, plant.rung());
+    }
+
+    LocalDate rungDone() {
+        return since().plusDays(daysWanted());
+    }
+
+    LocalDate calmFrom() {
+        LocalDate lastDroop = plant.lastDroop();
+        return lastDroop == null ? since() : lastDroop.plusDays(rules.count(CALM_DAYS));
+    }
+
+    /** The first day on which the next step up is to be looked at. */
+    LocalDate earliest() {
+        return rungDone().isAfter(calmFrom()) ? rungDone() : calmFrom();
+    }
+
+    double hottestC() {
+        return Math.max(climate.on(today).maxC(), climate.on(today.plusDays(1)).maxC());
+    }
+
+    boolean isHot() {
+        return hottestC() > HardenRules.hotC(rules);
+    }
+
+    /** The windier of today and tomorrow, m/s; null where neither is known. */
+    @Nullable
+    Double windiestMs() {
+        Double here = climate.windMsOn(today).orElse(null);
+        Double next = climate.windMsOn(today.plusDays(1)).orElse(null);
+        return here == null ? next : next == null ? here : Double.valueOf(Math.max(here, next));
+    }
+
+    boolean isWindy() {
+        Double wind = windiestMs();
+        return wind != null && wind > HardenRules.windyMs(rules);
+    }
+
+    Optional<Integer> daysToFrost() {
+        return climate.frosts().map(frosts -> frosts.daysToFrost(today));
+    }
+
+    boolean isFrostNear() {
+        return daysToFrost().map(days -> days < rules.count(RELEASE_FROST_DAYS)).orElse(false);
+    }
+
+    Fact fact(HardenFact name) {
+        return new Fact(
+                name,
+                switch (name) {
+                    case POTTED -> plant.potted();
+                    case SIGNS -> plant.signsNow();
+                    case LAST_DROOP -> plant.lastDroop();
+                    case LEAFLESS -> isLeafless();
+                    case DAYS_IN_MOSS -> plant.mossSince() == null ? null : days(plant.mossSince());
+                    case MOST_DAYS_IN_MOSS -> rules.count(TRAY_MOST_DAYS);
+                    case LADDER -> plant.ladder();
+                    case RUNG -> plant.rung();
+                    case DAYS_ON_RUNG -> Math.max(0, days(since()));
+                    case DAYS_WANTED -> daysWanted();
+                    case DAYS_CALM -> plant.lastDroop() == null ? null : days(plant.lastDroop());
+                    case CALM_DAYS_WANTED -> rules.count(CALM_DAYS);
+                    case HOTTEST_C -> hottestC();
+                    case WINDIEST_MS -> windiestMs();
+                    case ROOTS_SEEN -> plant.everShowed(PlantSign.ROOTS_AT_EDGE);
+                    case GROWTH_SEEN -> plant.everShowed(PlantSign.NEW_GROWTH);
+                    case DAYS_TO_FROST -> daysToFrost().orElse(null);
+                });
+    }
+
+    private int days(LocalDate from) {
+        return (int) ChronoUnit.DAYS.between(from, today);
+    }
+
+    private LocalDate nextLeafOut(LocalDate day) {
+        if (leafless == null) {
+            return day;
+        }
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), leafless.to());
+        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, leafless.to()) : thisYear;
+    }
+}

@@ -1,0 +1,32 @@
+package org.kindgirdle.core.harden;
+
+import java.util.EnumMap;
+import java.util.Map;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.Require;
+
+/** Ways from the tent to the open: how long a plant stands on each rung. */
+public enum Ladder {
+    /** the common one: leaves made in shade learn the sun by steps */
+    IN_LEAF,
+    /** evergreens that sulk: six to twelve months in shade */
+    LONG_SHADE,
+    /** severed leafless: frost-free and barely moist till bud break, then as in leaf */
+    DORMANT,
+    /** pure moss in a tray of water, moved on when it is full */
+    MOSS_TRAY;
+
+    private final Map<Rung, Rule> days = new EnumMap<>(Rung.class);
+
+    Ladder() {
+        for (Rung rung : Rung.values()) {
+            days.put(rung, Rule.of("ladder." + name() + "." + rung + ".days"));
+        }
+    }
+
+    /** Days in leaf that a plant stands on a rung before the next. */
+    public int days(HouseRules rules, Rung rung) {
+        return rules.count(Require.present("days", days.get(rung)));
+    }
+}

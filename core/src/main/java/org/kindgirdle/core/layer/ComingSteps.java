@@ -1,0 +1,111 @@
+package org.kindgirdle.core.layer;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.look.NextStepFact;
+import org.kindgirdle.core.look.NextStepInputs;
+import org.kindgirdle.core.look.NextStepRules;
+import org.kindgirdle.core.look.WhatWouldChange;
+import org.kindgirdle.core.verdict.Fact;
+import org.kindgirdle.core.verdict.Verdict;
+
+/** What the next step of a layer on its mother will come to, or could, and when. */
+public final class ComingSteps {
+
+    /** How far ahead a change of the next step is looked for, days: a year and a month. */
+    private static final int COMING_DAYS = 400;
+
+    private ComingSteps() {}
+
+    /**
+     * A verdict that time alone will bring.
+     *
+     * @param on the first day that it holds
+     */
+    public record ComingStep(LocalDate on, Verdict<NextStep, NextStepRules> verdict) {}
+
+    /**
+     * One input that would give another step, and when it could be so at the earliest.
+     *
+     * @param to the input with the value that it would have to have
+     * @param step the next step that would then follow
+     * @param earliest today for what can be seen, recorded or decided; the first day on which forecast and normals
+     *     bring it for what only time brings; null if they do not within a year
+     */
+    public record Change(Fact to, NextStep step, @Nullable LocalDate earliest) {}
+
+    /**
+     * The first day on which the next step will be another if nothing is recorded till then, by forecast and normals;
+     * empty if it stays the same for more than a year, or the layer is off its mother.
+     */
+    public static Optional<ComingStep> next(LayerState state, LayerContext context, LocalDate today) {
+        if (state.phase() != LayerPhase.ON_MOTHER) {
+            return Optional.empty();
+        }
+        NextStep now = step(state, context, today).step();
+        for (int ahead = 1; ahead <= COMING_DAYS; ahead++) {
+            LocalDate day = today.plusDays(ahead);
+            Verdict<NextStep, NextStepRules> then = step(state, context, day);
+            if (then.step() != now) {
+                return Optional.of(new ComingStep(day, then));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** All single inputs that would change the step, with their earliest day; empty if the layer is off its mother. */
+    public static List<Change> changes(LayerState state, LayerContext context, LocalDate today) {
+        if (state.phase() != LayerPhase.ON_MOTHER) {
+            return List.of();
+        }
+        List<NextStepInputs> days = new ArrayList<>();
+        for (int ahead = 0; ahead <= COMING_DAYS; ahead++) {
+            days.add(Projector.inputs(state, context, today.plusDays(ahead)));
+        }
+        NextStepInputs now = days.get(0);
+        return WhatWouldChange.of(now).stream()
+                .map(change -> new Change(change.to(), change.step(), earliest(change.to(), days, today)))
+                .toList();
+    }
+
+    private static @Nullable LocalDate earliest(Fact to, List<NextStepInputs> days, LocalDate today) {
+        NextStepFact name = (NextStepFact) to.name();
+        if (!name.isBroughtByTime()) {
+            return today;
+        }
+        NextStep now = NextStepRules.decide(days.get(0)).step();
+        Fact from = name.in(days.get(0));
+        for (int ahead = 1; ahead < days.size(); ahead++) {
+            NextStepInputs then = days.get(ahead);
+            if (isReached(from, to, name.in(then))
+                    && NextStepRules.decide(WhatWouldChange.with(then, to)).step() != now) {
+                return today.plusDays(ahead);
+            }
+        }
+        return null;
+    }
+
+    /** Whether a value that was {@code from} has come as far as {@code to}, or past it. */
+    private static boolean isReached(Fact from, Fact to, Fact then) {
+        if (Objects.equals(to.value(), then.value())) {
+            return true;
+        }
+        if (from.value() instanceof Number before
+                && to.value() instanceof Number wanted
+                && then.value() instanceof Number reached) {
+            return wanted.doubleValue() >= before.doubleValue()
+                    ? reached.doubleValue() >= wanted.doubleValue()
+                    : reached.doubleValue() <= wanted.doubleValue();
+        }
+        return false;
+    }
+
+    private static Verdict<NextStep, NextStepRules> step(LayerState state, LayerContext context, LocalDate day) {
+        return NextStepRules.decide(Projector.inputs(state, context, day));
+    }
+}

@@ -1,0 +1,30 @@
+package org.kindgirdle.core.verdict;
+
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.units.Require;
+
+/**
+ * One input that a rule read, with its value; it compares by equality and holds no prose.
+ *
+ * @param name which input
+ * @param value a Boolean, Integer, Double, date, enum or set of enums; null where there is none (no frost comes)
+ */
+public record Fact(FactName name, @Nullable Object value) {
+
+    /** The value where there must be one. */
+    public Object present() {
+        return Require.present(name.name(), value);
+    }
+
+    public boolean isTrue() {
+        return (Boolean) present();
+    }
+
+    public int count() {
+        return (Integer) present();
+    }
+
+    public double number() {
+        return (Double) present();
+    }
+}
