@@ -14,6 +14,13 @@ public record StageSeen(double low, double high) {
 
     private static final double MOST_THERMAL_DAYS = 1e6;
 
+    public StageSeen {
+        if (!(low >= 0 && high >= low)) {
+            throw new IllegalArgumentException(
+                    "the interval (" + low + ", " + high + "] must begin at 0 or above and end no lower");
+        }
+    }
+
     /**
      * @param stage what was seen
      * @param thermalDays G at that moment, 0 to 1e6

@@ -18,6 +18,8 @@ public final class TimeToReady {
     /** What is added to a lower bound when the point stands alone above it. */
     private static final double ABOVE_LOW = 1.05;
 
+    private static final double MOST_THERMAL_DAYS = 1e9;
+
     private static final double SQRT2 = Math.sqrt(2);
 
     private final double d50;
@@ -108,8 +110,13 @@ public final class TimeToReady {
         return Math.max(low, Math.min(high, d50 * Math.exp(sigma * z)));
     }
 
-    /** Probability that it is ready when it has had so many thermal days. */
+    /**
+     * Probability that it is ready when it has had so many thermal days.
+     *
+     * @param thermalDays 0 to 1e9
+     */
     public double readyBy(double thermalDays) {
+        Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
         if (mass < LEAST_MASS) {
             return thermalDays >= point() ? 1 : 0;
         }

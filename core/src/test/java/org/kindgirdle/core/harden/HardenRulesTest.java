@@ -1,0 +1,294 @@
+package org.kindgirdle.core.harden;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.kindgirdle.core.climate.DayTemperatures;
+import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.climate.MonthlyNormals;
+import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.DaysOfYear;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.verdict.Fact;
+import org.kindgirdle.core.verdict.Verdict;
+
+class HardenRulesTest {
+
+    private static final HouseRules RULES = HouseRules.SHIPPED;
+    private static final LocalDate SEVERED = LocalDate.of(2026, 6, 1);
+    private static final FrostCalendar FROSTS =
+            new FrostCalendar(MonthDay.of(11, 8), MonthDay.of(10, 20), MonthDay.of(4, 14), MonthDay.of(5, 6));
+
+    @ParameterizedTest
+    @CsvSource({
+        "IN_LEAF, TENT, 10",
+        "IN_LEAF, SHADE, 14",
+        "IN_LEAF, HALF, 10",
+        "IN_LEAF, LIGHT, 7",
+        "LONG_SHADE, SHADE, 180",
+        "MOSS_TRAY, SHADE, 100",
+        "DORMANT, TENT, 10"
+    })
+    void a_rung_is_left_after_the_days_of_its_ladder_and_not_before(Ladder ladder, Rung rung, int days) {
+        PlantState plant = plant(ladder, rung, SEVERED);
+        LocalDate due = SEVERED.plusDays(days);
+        HardenVerdict early = decide(plant, due.minusDays(1));
+        assertThat(early.step()).isEqualTo(PlantStep.STAY);
+        assertThat(early.lacking()).containsExactly(HardenRule.DAYS_ON_RUNG);
+        assertThat(early.from()).isEqualTo(due);
+        HardenVerdict now = decide(plant, due);
+        assertThat(now.step()).isEqualTo(PlantStep.STEP_UP);
+        assertThat(now.to()).isEqualTo(rung.up().orElseThrow());
+        assertThat(now.lacking()).isEmpty();
+        assertThat(now.verdict().decidedBy()).isNull();
+    }
+
+    @Test
+    void a_plant_that_is_not_potted_is_potted() {
+        PlantState bare = new PlantState(SEVERED, false, null, Ladder.IN_LEAF, Rung.TENT, SEVERED, List.of());
+        HardenVerdict verdict = decide(bare, SEVERED.plusDays(3));
+        assertThat(verdict.step()).isEqualTo(PlantStep.POT_UP);
+        assertThat(verdict.from()).isEqualTo(SEVERED);
+        assertThat(verdict.verdict().facts()).containsExactly(new Fact(HardenFact.POTTED, false));
+    }
+
+    @Test
+    void after_a_droop_it_goes_down_a_rung_and_then_must_stand_five_days() {
+        LocalDate drooped = SEVERED.plusDays(12);
+        PlantState droops =
+                plant(Ladder.IN_LEAF, Rung.HALF, SEVERED.plusDays(2)).plus(seen(drooped, PlantSign.CURL));
+        HardenVerdict back = decide(droops, drooped);
+        assertThat(back.step()).isEqualTo(PlantStep.STEP_BACK);
+        assertThat(back.to()).isEqualTo(Rung.SHADE);
+        assertThat(back.from()).isEqualTo(drooped);
+        assertThat(HardenRules.leafOffShare(RULES)).isEqualTo(.25);
+
+        PlantState recovered = droops.plus(seen(drooped.plusDays(1), PlantSign.TURGID));
+        HardenVerdict held = decide(recovered, drooped.plusDays(4));
+        assertThat(held.lacking()).containsExactly(HardenRule.CALM_DAYS);
+        assertThat(held.from()).isEqualTo(drooped.plusDays(5));
+        assertThat(decide(recovered, drooped.plusDays(5)).step()).isEqualTo(PlantStep.STEP_UP);
+    }
+
+    @Test
+    void what_droops_in_the_tent_is_opened() {
+        PlantState droops = plant(Ladder.IN_LEAF, Rung.TENT, SEVERED).plus(seen(SEVERED.plusDays(2), PlantSign.DROOP));
+        assertThat(decide(droops, SEVERED.plusDays(2)).step()).isEqualTo(PlantStep.OPEN_AND_LOOK);
+    }
+
+    @Test
+    void a_droop_before_it_was_moved_down_does_not_move_it_again() {
+        LocalDate drooped = SEVERED.plusDays(12);
+        PlantState moved =
+                plant(Ladder.IN_LEAF, Rung.SHADE, drooped.plusDays(1)).plus(seen(drooped, PlantSign.DROOP));
+        assertThat(decide(moved, drooped.plusDays(1)).step()).isEqualTo(PlantStep.STAY);
+    }
+
+    @Test
+    void wilted_two_days_running_or_mouldy_it_is_opened() {
+        PlantState wilts = plant(Ladder.IN_LEAF, Rung.HALF, SEVERED)
+                .plus(seen(SEVERED.plusDays(11), PlantSign.DROOP))
+                .plus(seen(SEVERED.plusDays(12), PlantSign.DROOP));
+        HardenVerdict verdict = decide(wilts, SEVERED.plusDays(12));
+        assertThat(verdict.step()).isEqualTo(PlantStep.OPEN_AND_LOOK);
+        assertThat(verdict.verdict().decidedBy()).isEqualTo(HardenRule.WILTED_TWO_DAYS);
+        PlantState skipped = plant(Ladder.IN_LEAF, Rung.HALF, SEVERED)
+                .plus(seen(SEVERED.plusDays(9), PlantSign.DROOP))
+                .plus(seen(SEVERED.plusDays(11), PlantSign.DROOP));
+        assertThat(decide(skipped, SEVERED.plusDays(11)).step()).isEqualTo(PlantStep.STEP_BACK);
+        PlantState mouldy = plant(Ladder.IN_LEAF, Rung.OPEN, SEVERED).plus(seen(SEVERED, PlantSign.MOULD));
+        assertThat(decide(mouldy, SEVERED).verdict().decidedBy()).isEqualTo(HardenRule.MOULD);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"30, 8, true", "30.1, 8, false", "30, 8.1, false", "20, , true"})
+    void no_step_up_before_a_hot_or_a_windy_day(double tomorrowC, @Nullable Double windMs, boolean may) {
+        LocalDate due = SEVERED.plusDays(10);
+        Map<LocalDate, Double> wind = new HashMap<>();
+        if (windMs != null) {
+            wind.put(due.plusDays(1), windMs);
+        }
+        PlaceClimate climate = climate(FROSTS, Map.of(due.plusDays(1), new DayTemperatures(12, tomorrowC)), wind);
+        HardenVerdict verdict =
+                HardenRules.decide(RULES, plant(Ladder.IN_LEAF, Rung.TENT, SEVERED), climate, null, due);
+        assertThat(verdict.step()).isEqualTo(may ? PlantStep.STEP_UP : PlantStep.STAY);
+        if (!may) {
+            assertThat(verdict.lacking()).containsExactly(tomorrowC > 30 ? HardenRule.COOL_DAY : HardenRule.CALM_AIR);
+        }
+    }
+
+    @Test
+    void dormant_it_stays_and_the_ladder_begins_with_the_leaves() {
+        DaysOfYear leafless = new DaysOfYear(310, 100);
+        PlantState plant = plant(Ladder.DORMANT, Rung.TENT, LocalDate.of(2026, 12, 1));
+        HardenVerdict winter = decide(plant, leafless, LocalDate.of(2027, 1, 15));
+        assertThat(winter.step()).isEqualTo(PlantStep.STAY_DORMANT);
+        assertThat(winter.from()).isEqualTo(LocalDate.ofYearDay(2027, 100));
+        assertThat(decide(plant, leafless, LocalDate.ofYearDay(2027, 109)).lacking())
+                .containsExactly(HardenRule.DAYS_ON_RUNG);
+        assertThat(decide(plant, leafless, LocalDate.ofYearDay(2027, 110)).step())
+                .isEqualTo(PlantStep.STEP_UP);
+    }
+
+    @Test
+    void moss_is_left_when_it_is_full_after_three_months_and_at_the_latest_after_four() {
+        PlantState inMoss = new PlantState(SEVERED, true, SEVERED, Ladder.MOSS_TRAY, Rung.SHADE, SEVERED, List.of());
+        assertThat(decide(inMoss, SEVERED.plusDays(119)).step()).isNotEqualTo(PlantStep.POT_ON);
+        assertThat(decide(inMoss, SEVERED.plusDays(120)).step()).isEqualTo(PlantStep.POT_ON);
+        PlantState full = inMoss.plus(seen(SEVERED.plusDays(80), PlantSign.ROOTS_AT_EDGE));
+        assertThat(decide(full, SEVERED.plusDays(89)).step()).isNotEqualTo(PlantStep.POT_ON);
+        assertThat(decide(full, SEVERED.plusDays(90)).verdict().facts())
+                .containsExactly(
+                        new Fact(HardenFact.DAYS_IN_MOSS, 90),
+                        new Fact(HardenFact.MOST_DAYS_IN_MOSS, 120),
+                        new Fact(HardenFact.ROOTS_SEEN, true));
+    }
+
+    @Test
+    void release_wants_roots_growth_no_pests_and_four_weeks_before_frost() {
+        PlantState open = plant(Ladder.IN_LEAF, Rung.OPEN, SEVERED);
+        LocalDate due = SEVERED.plusDays(7);
+        assertThat(decide(open, due).lacking()).containsExactly(HardenRule.ROOTS_AT_EDGE, HardenRule.NEW_GROWTH);
+        PlantState grown = open.plus(seen(due, PlantSign.ROOTS_AT_EDGE, PlantSign.NEW_GROWTH, PlantSign.PESTS));
+        assertThat(decide(grown, due).lacking()).containsExactly(HardenRule.NO_PESTS);
+        PlantState clean = grown.plus(seen(due.plusDays(1), PlantSign.TURGID));
+        assertThat(decide(clean, due.plusDays(1)).step()).isEqualTo(PlantStep.RELEASE);
+        assertThat(decide(clean, LocalDate.of(2026, 9, 22)).step()).isEqualTo(PlantStep.RELEASE);
+        HardenVerdict late = decide(clean, LocalDate.of(2026, 9, 23));
+        assertThat(late.step()).isEqualTo(PlantStep.HOLD_UNDER_COVER);
+        assertThat(late.verdict().decidedBy()).isEqualTo(HardenRule.FROST_FREE_DAYS);
+        PlaceClimate house = climate(null, Map.of(), Map.of());
+        assertThat(HardenRules.decide(RULES, clean, house, null, LocalDate.of(2026, 9, 23))
+                        .step())
+                .isEqualTo(PlantStep.RELEASE);
+    }
+
+    @Test
+    void every_plant_has_one_step_with_every_rule_beside_it() {
+        Random random = new Random(7);
+        for (int i = 0; i < 3000; i++) {
+            PlantState plant = any(random);
+            LocalDate day = SEVERED.plusDays(random.nextInt(400));
+            DaysOfYear leafless = random.nextBoolean() ? new DaysOfYear(310, 100) : null;
+            HardenVerdict verdict = decide(plant, leafless, day);
+            assertThat(verdict.verdict().entries())
+                    .extracting(Verdict.Entry::rule)
+                    .containsExactly(HardenRule.values());
+            long deciding = verdict.verdict().entries().stream()
+                    .filter(entry -> entry.applied() && entry.rule().decides())
+                    .count();
+            assertThat(deciding).isLessThanOrEqualTo(1);
+            assertThat(verdict.lacking().isEmpty() || deciding == 0).isTrue();
+            boolean moves = verdict.step() == PlantStep.STEP_UP || verdict.step() == PlantStep.RELEASE;
+            assertThat(verdict.verdict().decidedBy() == null).isEqualTo(moves);
+            verdict.verdict().entries().stream()
+                    .filter(entry -> entry.outcome() == Verdict.Outcome.NOT_EVALUATED)
+                    .forEach(entry -> assertThat(entry.facts()).isEmpty());
+        }
+    }
+
+    @Test
+    void what_is_to_come_comes_on_the_day_that_is_named_and_not_before() {
+        Random random = new Random(11);
+        int found = 0;
+        for (int i = 0; i < 300; i++) {
+            PlantState plant = any(random);
+            LocalDate today = SEVERED.plusDays(random.nextInt(300));
+            Set<PlantSign> supposed = random.nextBoolean()
+                    ? Set.of()
+                    : Set.of(PlantSign.ROOTS_AT_EDGE, PlantSign.NEW_GROWTH, PlantSign.TURGID);
+            PlaceClimate climate = climate(FROSTS, Map.of(), Map.of());
+            PlantStep now =
+                    HardenRules.decide(RULES, plant, climate, null, today).step();
+            Optional<HardenRules.Coming> coming = HardenRules.comes(RULES, plant, climate, null, today, supposed);
+            PlantState then = supposed.isEmpty() ? plant : plant.plus(new PlantState.Seen(today, supposed));
+            if (coming.isEmpty()) {
+                continue;
+            }
+            found++;
+            LocalDate on = coming.get().on();
+            assertThat(HardenRules.decide(RULES, then, climate, null, on).step())
+                    .isEqualTo(coming.get().verdict().step())
+                    .isNotEqualTo(now);
+            LocalDate first = supposed.isEmpty() ? today.plusDays(1) : today;
+            for (LocalDate day = first; day.isBefore(on); day = day.plusDays(1)) {
+                assertThat(HardenRules.decide(RULES, then, climate, null, day).step())
+                        .isEqualTo(now);
+            }
+        }
+        assertThat(found).isGreaterThan(80);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Rung.class)
+    void rungs_lead_up_to_the_open_and_give_less_shade(Rung rung) {
+        rung.up().ifPresent(up -> {
+            assertThat(up.down()).contains(rung);
+            assertThat(up.shadePercent(RULES)).isLessThan(rung.shadePercent(RULES));
+        });
+        assertThat(rung.up().isPresent()).isEqualTo(rung != Rung.OPEN);
+        assertThat(rung.down().isPresent()).isEqualTo(rung != Rung.TENT);
+    }
+
+    private static PlantState any(Random random) {
+        Rung rung = Rung.values()[random.nextInt(5)];
+        LocalDate since = SEVERED.plusDays(random.nextInt(60));
+        List<PlantState.Seen> seen = new ArrayList<>();
+        LocalDate day = SEVERED;
+        for (int looks = random.nextInt(5); looks > 0; looks--) {
+            day = day.plusDays(1 + random.nextInt(9));
+            Set<PlantSign> signs = EnumSet.noneOf(PlantSign.class);
+            for (PlantSign sign : PlantSign.values()) {
+                if (random.nextInt(6) == 0) {
+                    signs.add(sign);
+                }
+            }
+            seen.add(new PlantState.Seen(day, signs));
+        }
+        return new PlantState(
+                SEVERED,
+                random.nextInt(8) > 0,
+                random.nextInt(4) == 0 ? SEVERED : null,
+                Ladder.values()[random.nextInt(4)],
+                rung,
+                since,
+                seen);
+    }
+
+    private static HardenVerdict decide(PlantState plant, LocalDate today) {
+        return decide(plant, null, today);
+    }
+
+    private static HardenVerdict decide(PlantState plant, @Nullable DaysOfYear leafless, LocalDate today) {
+        return HardenRules.decide(RULES, plant, climate(FROSTS, Map.of(), Map.of()), leafless, today);
+    }
+
+    private static PlantState plant(Ladder ladder, Rung rung, LocalDate since) {
+        return new PlantState(SEVERED, true, null, ladder, rung, since, List.of());
+    }
+
+    private static PlantState.Seen seen(LocalDate on, PlantSign... signs) {
+        return new PlantState.Seen(on, Set.of(signs));
+    }
+
+    private static PlaceClimate climate(
+            @Nullable FrostCalendar frosts, Map<LocalDate, DayTemperatures> days, Map<LocalDate, Double> wind) {
+        MonthlyNormals mild = new MonthlyNormals(Collections.nCopies(12, 8.0), Collections.nCopies(12, 18.0));
+        return new PlaceClimate(52, mild, frosts, -4, 1, 0, days, wind);
+    }
+}
