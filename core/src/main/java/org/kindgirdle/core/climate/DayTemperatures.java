@@ -22,6 +22,7 @@ public record DayTemperatures(double minC, double maxC) {
         Require.within("maximum", maxC, minC, 60);
     }
 
+    /** The mean of minimum and maximum, C. */
     public double meanC() {
         return (minC + maxC) / 2;
     }

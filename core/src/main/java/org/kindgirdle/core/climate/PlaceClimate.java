@@ -85,18 +85,22 @@ public final class PlaceClimate {
         return Optional.ofNullable(windMs.get(day));
     }
 
+    /** Degrees, south negative, -90 to 90. */
     public double latitude() {
         return latitude;
     }
 
+    /** The lowest night of a usual winter, C. */
     public double winterLowC() {
         return winterLowC;
     }
 
+    /** When it freezes here; empty where it never does. */
     public Optional<FrostCalendar> frosts() {
         return Optional.ofNullable(frosts);
     }
 
+    /** A day as it was measured or is forecast; else as the normals have it. */
     public DayTemperatures on(LocalDate day) {
         DayTemperatures actual = known.get(day);
         return actual != null ? actual : normalOn(day.getDayOfYear());
@@ -108,6 +112,7 @@ public final class PlaceClimate {
         return normalDays[dayOfYear];
     }
 
+    /** The sun above the place on a day. */
     public Sun sunOn(LocalDate day) {
         return suns[day.getDayOfYear()];
     }

@@ -16,10 +16,12 @@ public record DaysOfYear(int from, int to) {
         Require.within("last day of the year", to, 1, 366);
     }
 
+    /** @param dayOfYear 1 to 366 */
     public boolean includes(int dayOfYear) {
         return from <= to ? dayOfYear >= from && dayOfYear < to : dayOfYear >= from || dayOfYear < to;
     }
 
+    /** Whether a date falls on one of the days. */
     public boolean includes(LocalDate day) {
         return includes(day.getDayOfYear());
     }

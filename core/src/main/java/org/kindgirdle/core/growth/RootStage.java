@@ -54,6 +54,7 @@ public enum RootStage {
         return rules.of(maturity);
     }
 
+    /** Whether roots have come as far as another stage, or farther. */
     public boolean isAtLeast(RootStage other) {
         return ordinal() >= other.ordinal();
     }

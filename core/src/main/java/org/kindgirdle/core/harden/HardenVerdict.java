@@ -15,6 +15,7 @@ import org.kindgirdle.core.verdict.Verdict;
 public record HardenVerdict(
         Verdict<PlantStep, HardenRule> verdict, @Nullable Rung to, LocalDate from) {
 
+    /** What to do. */
     public PlantStep step() {
         return verdict.step();
     }

@@ -24,10 +24,12 @@ public enum Rung {
         return rules.of(shade);
     }
 
+    /** The next lighter rung; empty in the open. */
     public Optional<Rung> up() {
         return this == OPEN ? Optional.empty() : Optional.of(values()[ordinal() + 1]);
     }
 
+    /** The rung with more shade; empty in the tent. */
     public Optional<Rung> down() {
         return this == TENT ? Optional.empty() : Optional.of(values()[ordinal() - 1]);
     }

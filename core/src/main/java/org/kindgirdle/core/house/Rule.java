@@ -56,7 +56,7 @@ public record Rule(
      * @throws org.kindgirdle.core.units.OutOfRangeException if it is outside the range, or not a number
      * @throws IllegalArgumentException if it must be whole and is not
      */
-    double check(double value) {
+    public double check(double value) {
         Require.within(code, value, low, high);
         if (isWhole() && value != Math.rint(value)) {
             throw new IllegalArgumentException(code + " is " + value + "; it must be a whole number of " + unit);

@@ -11,7 +11,9 @@ import java.time.LocalDate;
  */
 public record Job(String code, LocalDate from, LocalDate by) {
 
+    /** The code of a root check, or of a visit to a young plant. */
     public static final String LOOK = "LOOK";
+    /** The code of adding water to a ball. */
     public static final String TOP_UP = "TOP_UP";
 
     public Job {

@@ -117,12 +117,14 @@ public sealed interface LayerRecord {
         }
     }
 
+    /** @param signs that were seen on a severed layer */
     record Observed(java.util.Set<PlantSign> signs) implements LayerRecord {
         public Observed {
             signs = java.util.Set.copyOf(Require.present("signs", signs));
         }
     }
 
+    /** Its life in the nursery is over, and it lives. */
     record Released(Destination destination) implements LayerRecord {
         public Released {
             Require.present("destination", destination);
@@ -136,6 +138,7 @@ public sealed interface LayerRecord {
         MOTHER_STOCK
     }
 
+    /** It is dead, or given up. */
     record Lost(LossCause cause) implements LayerRecord {
         public Lost {
             Require.present("cause", cause);

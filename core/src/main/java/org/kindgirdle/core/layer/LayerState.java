@@ -75,14 +75,17 @@ public record LayerState(
         conflicts = List.copyOf(conflicts);
     }
 
+    /** At the last look since the ring; NONE before any, and after it was cleaned out. */
     public RootStage stage() {
         return looks.isEmpty() || cleanedOut ? RootStage.NONE : last().look().stage();
     }
 
+    /** At the last look since the ring; empty before any, and after it was cleaned out. */
     public Sectors sectors() {
         return looks.isEmpty() || cleanedOut ? Sectors.empty() : last().look().sectors();
     }
 
+    /** How much of the ball was rooted at that look, 0 to 100 %. */
     public double fillPercent() {
         return looks.isEmpty() || cleanedOut ? 0 : last().look().fillPercent();
     }

@@ -79,6 +79,12 @@ public final class Projector {
         this.leafless = Phenology.leafless(rules, context.climate(), species).orElse(null);
     }
 
+    /**
+     * What is to be shown and done of a layer.
+     *
+     * @param state from its journal
+     * @param today the day as of which
+     */
     public static LayerProjection project(LayerState state, LayerContext context, LocalDate today) {
         return new Projector(state, context, today).project();
     }

@@ -37,6 +37,7 @@ public enum Work {
         return waters;
     }
 
+    /** The conditions that are gone when it is done. */
     public Set<Condition> mends() {
         return mends;
     }

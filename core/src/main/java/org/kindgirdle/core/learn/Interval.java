@@ -16,6 +16,7 @@ public record Interval(double low, double high) {
         }
     }
 
+    /** Whether it never was seen full. */
     public boolean isOpen() {
         return high == Double.POSITIVE_INFINITY;
     }

@@ -21,6 +21,7 @@ public record Share(int successes, int n) {
         Require.within("successes", successes, 0, n);
     }
 
+    /** Those that were no successes, 0 to n. */
     public int failures() {
         return n - successes;
     }

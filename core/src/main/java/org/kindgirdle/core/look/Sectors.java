@@ -11,7 +11,9 @@ import org.kindgirdle.core.units.Require;
  */
 public record Sectors(List<Integer> densities) {
 
+    /** How many sectors the ball is divided into. */
     public static final int COUNT = 8;
+
     private static final int DEGREES = 360 / COUNT;
 
     public Sectors {
@@ -24,6 +26,7 @@ public record Sectors(List<Integer> densities) {
         }
     }
 
+    /** No root anywhere. */
     public static Sectors empty() {
         return new Sectors(Collections.nCopies(COUNT, 0));
     }

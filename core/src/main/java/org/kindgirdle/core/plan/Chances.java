@@ -19,6 +19,7 @@ public record Chances(double alpha, double beta) {
         Require.within("beta", beta, 0, MOST);
     }
 
+    /** The expected share, 0 to 1. */
     public double mean() {
         return alpha / (alpha + beta);
     }

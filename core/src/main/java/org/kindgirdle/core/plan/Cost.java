@@ -66,6 +66,7 @@ public record Cost(Map<String, Double> materials, double work, int layers, Set<S
         return uses;
     }
 
+    /** Materials and work together, in money. */
     public double total() {
         return work
                 + materials.values().stream().mapToDouble(Double::doubleValue).sum();

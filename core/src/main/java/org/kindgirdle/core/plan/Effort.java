@@ -48,6 +48,7 @@ public record Effort(double set, double looks, double topUps, double sever) {
         return rules.of(intoBag ? SET_BAG : SET_RING);
     }
 
+    /** All of it, minutes. */
     public double minutes() {
         return set + looks + topUps + sever;
     }

@@ -67,6 +67,7 @@ public record LimbScore(Limb limb, List<Line> lines) {
     /** @param points 2 as it should be, 1 it will do, 0 against it */
     public record Line(Criterion criterion, int points) {}
 
+    /** The score of a limb, by the figures of the house. */
     public static LimbScore of(HouseRules rules, Limb limb) {
         return new LimbScore(
                 limb,

@@ -34,6 +34,7 @@ public record MotherCapacity(int leafyShoots, int underRings, boolean toBeCutDow
         return Math.max(0, most() - underRings);
     }
 
+    /** Whether more shoots stand under rings than the mother can spare. */
     public boolean isExceeded() {
         return underRings > most();
     }

@@ -31,9 +31,10 @@ public record RingAndBall(
     private static final Rule FILM_ROUND_MM = Rule.of("film.round");
     private static final Rule FILM_ALONG_MM = Rule.of("film.along");
 
-    /** The branches for which the sums hold, mm. */
+    /** The thinnest branch for which the sums hold, mm. */
     public static final double MIN_DIAMETER_MM = 1;
 
+    /** The thickest branch for which they hold, mm. */
     public static final double MAX_DIAMETER_MM = 200;
 
     /**

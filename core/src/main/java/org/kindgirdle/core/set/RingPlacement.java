@@ -26,6 +26,7 @@ public record RingPlacement(double fromNodeLeastMm, double fromNodeMostMm, doubl
         MOSTLY_BELOW
     }
 
+    /** Where both lie by the figures of the house. */
     public static RingPlacement of(HouseRules rules, Position position, BallOver ballOver) {
         boolean byNode = position == Position.BELOW_NODE || position == Position.AT_FORK;
         double beyondRing = RingAndBall.aboveMm(rules) + RingAndBall.belowMm(rules);

@@ -64,6 +64,7 @@ public record ShoppingList(
         }
     }
 
+    /** What all batches of a day use together; nothing for none. */
     public static ShoppingList of(HouseRules rules, List<Batch> batches) {
         Map<String, Double> ingredients = new LinkedHashMap<>();
         double film = 0;

@@ -45,6 +45,7 @@ public record BestDay(List<Ranked> ranked) {
             against = List.copyOf(against);
         }
 
+        /** Whether a layer may be severed on it: it is neither hot nor windy. */
         public boolean willDo() {
             return !against.contains(Against.HOT) && !against.contains(Against.WINDY);
         }

@@ -21,14 +21,17 @@ public final class OutOfRangeException extends IllegalArgumentException {
         return name;
     }
 
+    /** The value that was given. */
     public double value() {
         return value;
     }
 
+    /** The least value allowed. */
     public double low() {
         return low;
     }
 
+    /** The greatest value allowed. */
     public double high() {
         return high;
     }

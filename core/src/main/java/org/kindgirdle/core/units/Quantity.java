@@ -77,6 +77,7 @@ public record Quantity(Dimension dimension, BigDecimal si) {
         return number.divide(divisor, MathContext.DECIMAL128);
     }
 
+    /** The value in the dimension's SI unit, as near as a double comes. */
     public double doubleValue() {
         return si.doubleValue();
     }

@@ -10,6 +10,7 @@ public final class QuantityFormatException extends IllegalArgumentException {
         this.dimension = dimension;
     }
 
+    /** What can be typed instead, with an example. */
     public String whatToDo() {
         return "Type a number and one of: " + Unit.symbolsOf(dimension) + "; for example "
                 + switch (dimension) {

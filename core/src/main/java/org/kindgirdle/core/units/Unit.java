@@ -47,6 +47,7 @@ public enum Unit {
         this.symbols = List.of(symbols);
     }
 
+    /** What it measures. */
     public Dimension dimension() {
         return dimension;
     }

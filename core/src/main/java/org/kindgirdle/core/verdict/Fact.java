@@ -16,14 +16,17 @@ public record Fact(FactName name, @Nullable Object value) {
         return Require.present(name.name(), value);
     }
 
+    /** The value of an input that is true or false. */
     public boolean isTrue() {
         return (Boolean) present();
     }
 
+    /** The value of an input that counts something. */
     public int count() {
         return (Integer) present();
     }
 
+    /** The value of an input that measures something, in the unit that its name gives; a probability is 0 to 1. */
     public double number() {
         return (Double) present();
     }

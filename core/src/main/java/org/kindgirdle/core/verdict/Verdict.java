@@ -40,6 +40,7 @@ public record Verdict<S extends Enum<S>, R extends Enum<R>>(
             facts = List.copyOf(facts);
         }
 
+        /** Whether the rule had its say. */
         public boolean applied() {
             return outcome == Outcome.APPLIED;
         }

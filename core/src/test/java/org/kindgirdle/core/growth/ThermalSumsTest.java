@@ -1,6 +1,7 @@
 package org.kindgirdle.core.growth;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
@@ -38,6 +39,54 @@ class ThermalSumsTest {
         ThermalSums sums = sums(Map.of());
         assertThat(sums.firstDayReaching(FIRST, 1461 - 1e-9)).contains(FIRST.plusDays(1460));
         assertThat(sums.firstDayReaching(FIRST, 1461.5)).isEmpty();
+    }
+
+    @Test
+    void days_as_the_normals_have_them_are_the_same_each_year_and_a_measured_one_does_not_spread() {
+        LocalDate hot = FIRST.plusDays(3);
+        ThermalSums sums = sums(Map.of(hot, new DayTemperatures(0, 4)));
+        assertThat(sums.between(hot, hot.plusDays(1))).isZero();
+        assertThat(sums.between(hot.plusYears(1), hot.plusYears(1).plusDays(1))).isCloseTo(1, within(1e-9));
+        assertThat(sums.between(hot, hot)).isZero();
+        assertThat(sums.between(hot, hot.minusDays(2))).isZero();
+    }
+
+    @Test
+    void the_hottest_hour_in_the_ball_is_that_of_the_span_and_no_day_more() {
+        LocalDate hot = FIRST.plusDays(5);
+        ThermalSums sums = sums(Map.of(hot, new DayTemperatures(20, 35)));
+        assertThat(sums.hottestC(hot, hot.plusDays(1))).isCloseTo(35, within(1e-4));
+        assertThat(sums.hottestC(FIRST, hot)).isCloseTo(22, within(1e-4));
+        assertThat(sums.hottestC(FIRST, hot.plusDays(1))).isCloseTo(35, within(1e-4));
+        assertThat(sums.hottestC(hot.plusDays(1), hot.plusDays(9))).isCloseTo(22, within(1e-4));
+        assertThat(sums.hottestC(hot.plusYears(1), hot.plusYears(1).plusDays(1)))
+                .isCloseTo(22, within(1e-4));
+    }
+
+    @Test
+    void a_day_that_brings_it_exactly_there_is_the_day() {
+        // half of the optimum's rate is none of the numbers that add up exactly: a whole day at the optimum is
+        ThermalSums sums = sums(Map.of());
+        double first = sums.between(FIRST, FIRST.plusDays(1));
+        assertThat(sums.firstDayReaching(FIRST, first)).contains(FIRST);
+        assertThat(sums.firstDayReaching(FIRST, 0)).contains(FIRST);
+        LocalDate last = FIRST.plusDays(30);
+        assertThat(sums.firstDayReaching(last, 1461 - 1e-6)).contains(last.plusDays(1460));
+        assertThat(sums.firstDayReaching(last, sums.between(last, last.plusDays(1461))))
+                .isPresent();
+    }
+
+    @Test
+    void beyond_what_was_summed_it_says_how_far_that_is() {
+        ThermalSums sums = sums(Map.of());
+        LocalDate end = FIRST.plusDays(30 + 1461 + 1);
+        assertThat(sums.between(end.minusDays(1), end)).isCloseTo(1, within(1e-9));
+        assertThatThrownBy(() -> sums.between(FIRST, end.plusDays(1)))
+                .hasMessageContaining(FIRST.toString())
+                .hasMessageContaining(end.toString())
+                .hasMessageContaining(end.plusDays(1).toString());
+        assertThatThrownBy(() -> sums.between(FIRST.minusDays(1), FIRST.plusDays(1)))
+                .hasMessageContaining(FIRST.minusDays(1).toString());
     }
 
     private static ThermalSums sums(Map<LocalDate, DayTemperatures> known) {

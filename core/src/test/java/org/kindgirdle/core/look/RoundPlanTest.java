@@ -47,6 +47,34 @@ class RoundPlanTest {
     }
 
     @Test
+    void a_job_makes_way_for_one_that_has_no_other_day() {
+        // "a" would go on Tuesday; "b" can go on Tuesday or Wednesday, and "c" fills Wednesday
+        RoundPlan plan = plan(10, job("a", 1, 0, 4, 6), job("c", 1, 5, 5, 6), job("b", 1, 4, 5, 6));
+        assertThat(day(plan, "a")).isEqualTo(TODAY);
+        assertThat(day(plan, "b")).isEqualTo(TODAY.plusDays(4));
+        assertThat(day(plan, "c")).isEqualTo(TODAY.plusDays(5));
+        assertThat(plan.days()).allMatch(one -> one.overMinutes() == 0);
+    }
+
+    @Test
+    void where_every_day_is_full_the_round_day_takes_it_and_without_one_the_last_day() {
+        RoundPlan plan = plan(10, job("a", 1, 4, 5, 10), job("b", 1, 5, 5, 10), job("c", 1, 4, 5, 5));
+        assertThat(day(plan, "c")).isEqualTo(TODAY.plusDays(4));
+        RoundPlan between = plan(10, job("a", 1, 5, 5, 10), job("b", 1, 6, 6, 10), job("c", 1, 5, 6, 5));
+        assertThat(day(between, "c")).isEqualTo(TODAY.plusDays(6));
+    }
+
+    @Test
+    void a_round_is_full_to_the_minute_and_no_sooner() {
+        RoundPlan plan = plan(10, job("a", 1, 0, 4, 5), job("b", 1, 0, 4, 5));
+        assertThat(plan.days()).singleElement().satisfies(one -> {
+            assertThat(one.on()).isEqualTo(TODAY.plusDays(4));
+            assertThat(one.minutes()).isEqualTo(10);
+            assertThat(one.overMinutes()).isZero();
+        });
+    }
+
+    @Test
     void what_no_other_day_can_take_runs_over_and_says_by_how_much() {
         RoundPlan plan = plan(10, job("a", 1, 0, 0, 6), job("b", 1, 0, 0, 6), job("c", 1, -5, -1, 3));
         assertThat(plan.days()).singleElement().satisfies(one -> {

@@ -7,6 +7,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.verdict.Fact;
+import org.kindgirdle.core.verdict.FactName;
 import org.kindgirdle.core.verdict.Verdict;
 
 class WhatWouldChangeTest {
@@ -45,6 +46,56 @@ class WhatWouldChangeTest {
                         new WhatWouldChange.Change(new Fact(NextStepFact.DAYS_TO_FROST, 42), NextStep.SEVER_NOW),
                         new WhatWouldChange.Change(new Fact(NextStepFact.COVER, true), NextStep.SEVER_TO_COVER),
                         new WhatWouldChange.Change(new Fact(NextStepFact.ESTABLISH_DAYS, 41), NextStep.SEVER_NOW));
+    }
+
+    @Test
+    void each_finding_that_would_matter_is_named_alone() {
+        NextStepInputs in = NextStepRulesTest.inputs(Set.of(Condition.DRY), RootStage.CALLUS, 90);
+        assertThat(WhatWouldChange.of(in))
+                .contains(
+                        new WhatWouldChange.Change(new Fact(NextStepFact.CONDITIONS, Set.of()), NextStep.WAIT),
+                        new WhatWouldChange.Change(
+                                new Fact(NextStepFact.CONDITIONS, Set.of(Condition.DRY, Condition.TOP_DEAD)),
+                                NextStep.LOST));
+    }
+
+    @Test
+    void of_all_values_that_do_the_same_the_nearest_limit_is_named() {
+        NextStepInputs callus = NextStepRulesTest.inputs(Set.of(), RootStage.CALLUS, 90);
+        assertThat(WhatWouldChange.of(callus))
+                .contains(
+                        new WhatWouldChange.Change(new Fact(NextStepFact.READY_P, .95), NextStep.RERING),
+                        new WhatWouldChange.Change(new Fact(NextStepFact.DAYS_TO_FROST, 29), NextStep.CARRY_OVER),
+                        new WhatWouldChange.Change(new Fact(NextStepFact.GROWING, false), NextStep.CARRY_OVER))
+                .noneMatch(change -> change.to().name() == NextStepFact.WINDOW_P);
+        NextStepInputs bridged = NextStepRulesTest.inputs(Set.of(Condition.BRIDGED), RootStage.CALLUS, 90);
+        assertThat(WhatWouldChange.of(bridged))
+                .contains(
+                        new WhatWouldChange.Change(
+                                new Fact(NextStepFact.WINDOW_P, Math.nextDown(.4)), NextStep.CARRY_OVER),
+                        new WhatWouldChange.Change(new Fact(NextStepFact.ATTEMPTS, 2), NextStep.ABANDON));
+        NextStepInputs fruit = WhatWouldChange.with(
+                NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 50), new Fact(NextStepFact.FRUIT_TO_KEEP, true));
+        assertThat(WhatWouldChange.of(fruit))
+                .contains(new WhatWouldChange.Change(new Fact(NextStepFact.DAYS_TO_FROST, 56), NextStep.HOLD_FRUIT));
+    }
+
+    @Test
+    void each_input_says_where_it_comes_from_and_only_season_and_forecast_change_by_themselves() {
+        assertThat(NextStepFact.STAGE.source()).isEqualTo(FactName.Source.LOOK);
+        assertThat(NextStepFact.ATTEMPTS.source()).isEqualTo(FactName.Source.RECORDS);
+        assertThat(NextStepFact.COVER.source()).isEqualTo(FactName.Source.HOUSE);
+        assertThat(NextStepFact.SCHOOL.source()).isEqualTo(FactName.Source.RECIPE);
+        assertThat(NextStepFact.values())
+                .filteredOn(NextStepFact::isBroughtByTime)
+                .containsExactlyInAnyOrder(
+                        NextStepFact.READY_P,
+                        NextStepFact.WINDOW_P,
+                        NextStepFact.GROWING,
+                        NextStepFact.LEAFLESS,
+                        NextStepFact.DAYS_TO_FROST,
+                        NextStepFact.HARDY,
+                        NextStepFact.BALL_DRIES);
     }
 
     @Test

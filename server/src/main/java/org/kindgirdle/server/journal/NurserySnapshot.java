@@ -1,6 +1,7 @@
 package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -50,6 +51,33 @@ public final class NurserySnapshot {
         this.recipes = byKey(nursery.recipes(), one -> key(one.id()));
         this.recipeVersions = nursery.recipeVersions();
         this.rules = nursery.rules();
+    }
+
+    private NurserySnapshot(
+            NurserySnapshot like, Map<String, SpeciesView> species, Map.Entry<Integer, HouseRules> rules) {
+        this.today = like.today;
+        this.climates = like.climates;
+        this.site = like.site;
+        this.mothers = like.mothers;
+        this.walk = like.walk;
+        this.places = like.places;
+        this.species = species;
+        this.recipes = like.recipes;
+        this.recipeVersions = like.recipeVersions;
+        this.rules = rules;
+    }
+
+    /** The same nursery by other rules, to see what they would do. */
+    NurserySnapshot with(HouseRules other) {
+        return new NurserySnapshot(this, species, Map.entry(rules.getKey(), other));
+    }
+
+    /** The same nursery with another profile of one species, to see what it would do. */
+    NurserySnapshot with(SpeciesProfile other) {
+        Map<String, SpeciesView> changed = new HashMap<>(species);
+        SpeciesView now = species(other.code());
+        changed.put(other.code(), new SpeciesView(other, now.profileNumber(), now.version()));
+        return new NurserySnapshot(this, changed, rules);
     }
 
     public LocalDate today() {

@@ -92,6 +92,15 @@ class NumberedVersions {
                         : Map.entry(0, HouseRules.SHIPPED));
     }
 
+    void add(int number, HouseRules rules) {
+        jdbc.update(
+                "insert into house_rules (number, rules, made_by, made_at) values (?, ?, ?, ?)",
+                number,
+                json.writeValueAsString(rules.values()),
+                by(),
+                at());
+    }
+
     private String by() {
         return Optional.of(person)
                 .flatMap(CurrentPerson::find)

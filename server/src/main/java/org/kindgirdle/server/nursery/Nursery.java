@@ -266,6 +266,18 @@ public class Nursery {
         return versions.rules();
     }
 
+    /** New rules make a new number; the old ones stay. */
+    @Transactional
+    public RulesView save(RulesEdit edit) {
+        lock.holdForChange();
+        Map.Entry<Integer, HouseRules> now = versions.rules();
+        checkVersion(edit.number(), now.getKey(), edit, RulesView.of(now.getKey(), now.getValue()));
+        HouseRules rules = edit.on(now.getValue());
+        versions.add(now.getKey() + 1, rules);
+        events.publishEvent(new Changed("house rules"));
+        return RulesView.of(now.getKey() + 1, rules);
+    }
+
     private static void checkVersion(long yours, long current, Object edit, Object now) {
         if (yours != current) {
             throw ProblemException.stale(edit, now);
