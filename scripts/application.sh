@@ -45,7 +45,9 @@ run_java() {
     elif [ $# = 1 ] && [ -w "$APP" ]; then
         sharing=(-XX:ArchiveClassesAtExit="$classes")
     fi
-    exec env KG_DB_URL="$KG_DB_URL_USED" KG_PORT="$PORT" KG_DEMO="$1" \
+    local station=${KG_STATION:-none}
+    [ "$1" = true ] && station=simulated
+    exec env KG_DB_URL="$KG_DB_URL_USED" KG_PORT="$PORT" KG_DEMO="$1" KG_STATION="$station" \
         java -Xms128m -Xmx512m -XX:+UseSerialGC -XX:+ExitOnOutOfMemoryError -Xlog:disable -Xlog:all=error:stderr \
         "${sharing[@]}" -Dkg.data="$DATA" -jar "$APP/kind-girdle.jar" "${@:2}"
 }

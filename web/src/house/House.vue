@@ -7,11 +7,13 @@ import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
+import HouseRules from './HouseRules.vue'
 import People from './People.vue'
 import PlaceForm from './PlaceForm.vue'
 import ProfileForm from './ProfileForm.vue'
 import RecipeForm from './RecipeForm.vue'
 import SiteForm from './SiteForm.vue'
+import WeatherSection from './WeatherSection.vue'
 
 /** How do we do it here? */
 const session = useSession()
@@ -53,6 +55,15 @@ const FROSTS: Record<string, string> = {
   NONE: 'frost-free',
   OWN: 'its own frosts',
 }
+const PARTS = computed(() => [
+  ['site-title', 'Site'],
+  ['places-title', 'Places'],
+  ['weather-title', 'Weather'],
+  ['recipes-title', 'Recipes'],
+  ['rules-title', 'House rules'],
+  ...(session.isOwner ? [['people-title', 'People']] : []),
+  ['species-title', 'Species'],
+])
 const EXPOSURE: Record<string, string> = { SHADE: 'shade', PART: 'part sun', FULL: 'full sun' }
 const lower = (code: string) => code.toLowerCase().replaceAll('_', ' ')
 
@@ -66,6 +77,15 @@ function saved(): void {
 <template>
   <h1 class="text-2xl">House</h1>
   <p v-if="!session.isOwner" class="mt-1 text-muted">Only an owner can change what stands here.</p>
+  <nav aria-label="On this page" class="mt-2 flex flex-wrap gap-x-4">
+    <a
+      v-for="[id, text] in PARTS"
+      :key="id"
+      class="link inline-flex min-h-10 items-center"
+      :href="`#${id}`"
+      >{{ text }}</a
+    >
+  </nav>
   <ProblemNote :problem="site.error.value" @retry="site.refetch()" />
 
   <section class="mt-4" aria-labelledby="site-title">
@@ -122,6 +142,8 @@ function saved(): void {
     </ul>
   </section>
 
+  <WeatherSection v-if="site.data.value" class="mt-8" :today="session.today" @saved="saved" />
+
   <section class="mt-8" aria-labelledby="recipes-title">
     <div class="flex items-center justify-between border-b-2 border-ink pb-1">
       <h2 id="recipes-title" class="text-lg">Recipes</h2>
@@ -160,6 +182,8 @@ function saved(): void {
       </li>
     </ul>
   </section>
+
+  <HouseRules class="mt-8" :locked="!session.isOwner" @saved="saved" />
 
   <People v-if="session.isOwner" class="mt-8" />
 

@@ -27,6 +27,7 @@ const own = ref({
   firstEarly: (old?.ownFrosts?.firstEarly ?? '--10-20').slice(2),
   firstAverage: (old?.ownFrosts?.firstAverage ?? '--11-10').slice(2),
 })
+const stand = ref<string>(old?.stand ?? 'OPEN')
 const winterLow = ref(typed(old?.winterLowC ?? -4, 'temperature', session.units))
 
 function number(text: string): number | string {
@@ -48,6 +49,7 @@ async function save(): Promise<void> {
         ? Object.fromEntries(Object.entries(own.value).map(([key, day]) => [key, `--${day}`]))
         : null,
     winterLowC: toSend(winterLow.value, 'temperature', session.units),
+    stand: stand.value,
     version: old?.version ?? 0,
   }
   const done = old ? await send('PUT', `/places/${old.id}`, body) : await send('POST', '/places', body)
@@ -87,6 +89,15 @@ async function save(): Promise<void> {
         ['SHADE', 'Shade'],
         ['PART', 'Part'],
         ['FULL', 'Full sun'],
+      ]"
+    />
+    <Choice
+      v-model="stand"
+      label="Wind"
+      :options="[
+        ['COVERED', 'None: under a tunnel'],
+        ['SHELTERED', 'Sheltered'],
+        ['OPEN', 'Open'],
       ]"
     />
     <Choice

@@ -4,11 +4,13 @@ import type { Schemas } from '@/shared/api/client'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
+import WhatMoves from './WhatMoves.vue'
 
 /** The figures of a profile that a nursery corrects from its own experience. */
 const props = defineProps<{ species: Schemas['SpeciesView'] }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
-const { saving, problem, send, error } = useCommand<Schemas['SpeciesView']>()
+const { saving, problem, send, error } = useCommand<unknown>()
+const moves = ref<Schemas['Moves'] | null>(null)
 const profile = props.species.profile
 const d50 = ref(String(profile.d50ThermalDays))
 const sigma = ref(String(profile.sigma))
@@ -19,17 +21,23 @@ function number(text: string): number | string {
   return text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : text
 }
 
+const edit = () => ({
+  ...props.species,
+  profile: {
+    ...profile,
+    d50ThermalDays: number(d50.value),
+    sigma: number(sigma.value),
+    leafCm2: number(leaf.value),
+    note: note.value,
+  },
+})
+
+async function preview(): Promise<void> {
+  moves.value = (await send('POST', `/species/${profile.code}/previews`, edit())) as Schemas['Moves'] | null
+}
+
 async function save(): Promise<void> {
-  const done = await send('PUT', `/species/${profile.code}`, {
-    ...props.species,
-    profile: {
-      ...profile,
-      d50ThermalDays: number(d50.value),
-      sigma: number(sigma.value),
-      leafCm2: number(leaf.value),
-      note: note.value,
-    },
-  })
+  const done = await send('PUT', `/species/${profile.code}`, edit())
   if (done) emit('saved')
 }
 </script>
@@ -48,9 +56,11 @@ async function save(): Promise<void> {
       <Field v-model="leaf" label="One leaf" unit="cm²" :error="error('leafCm2')" />
       <Field v-model="note" label="Note" />
     </div>
+    <WhatMoves v-if="moves" :moves="moves" />
     <ProblemNote :problem="problem" @retry="save" />
     <div class="flex gap-2">
       <button class="btn btn-main" :disabled="saving" data-testid="save-profile">Save the profile</button>
+      <button type="button" class="btn" :disabled="saving" @click="preview">What would move?</button>
       <button type="button" class="btn" @click="emit('close')">Back</button>
     </div>
   </form>

@@ -38,6 +38,7 @@ const frosts = ref({
   lastLate: plain(old?.frosts?.lastLate),
 })
 const winterLow = ref(degrees(old?.winterLowC))
+const arid = ref(old?.arid ? 'yes' : 'no')
 const roundDays = ref<string[]>([...(old?.roundDays ?? ['TUESDAY', 'FRIDAY'])])
 const roundMinutes = ref(String(old?.roundMinutes ?? 90))
 const fields = [
@@ -75,6 +76,7 @@ async function save(): Promise<void> {
         ? Object.fromEntries(Object.entries(frosts.value).map(([key, day]) => [key, `--${day}`]))
         : null,
     winterLowC: toSend(winterLow.value, 'temperature', session.units),
+    arid: arid.value === 'yes',
     roundDays: roundDays.value,
     roundMinutes: number(roundMinutes.value),
     version: old?.version ?? 0,
@@ -140,6 +142,14 @@ async function save(): Promise<void> {
           </tbody>
         </table>
       </div>
+      <Choice
+        v-model="arid"
+        label="Is there dew on clear nights?"
+        :options="[
+          ['no', 'Yes'],
+          ['yes', 'No: it is arid'],
+        ]"
+      />
       <Choice
         v-model="freezes"
         label="Does it freeze?"

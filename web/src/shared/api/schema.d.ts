@@ -52,6 +52,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/house-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rules"];
+        put: operations["save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/house-rules/previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ofRules"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/layers": {
         parameters: {
             query?: never;
@@ -285,7 +317,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview"];
+        post: operations["preview_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -340,6 +372,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/species/{code}/previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ofProfile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["weather"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/weather/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["type"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/weather/import-previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/weather/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/windows": {
         parameters: {
             query?: never;
@@ -370,6 +482,13 @@ export interface components {
         Also: {
             code: string;
             sentence: string;
+        };
+        BadCell: {
+            column: string;
+            /** Format: int64 */
+            line: number;
+            message: string;
+            value: string;
         };
         BatchSet: {
             /** Format: uuid */
@@ -404,6 +523,30 @@ export interface components {
         ClockView: {
             /** Format: date */
             today: string;
+        };
+        DayEdit: {
+            /** Format: double */
+            maxC: number;
+            /** Format: double */
+            minC: number;
+            /** Format: double */
+            rainMm: number;
+            /** Format: double */
+            windMs: number;
+        };
+        DayView: {
+            /** @enum {string} */
+            kind: "MEASURED" | "FORECAST" | "NORMAL";
+            /** Format: double */
+            maxC: number;
+            /** Format: double */
+            minC: number;
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            rainMm: number;
+            /** Format: double */
+            windMs: number;
         };
         Drawing: {
             /** Format: double */
@@ -455,6 +598,30 @@ export interface components {
             firstEarly: string;
             lastAverage: string;
             lastLate: string;
+        };
+        Imported: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            replaced: number;
+        };
+        ImportPreview: {
+            bad: components["schemas"]["BadCell"][];
+            /** Format: int32 */
+            badRows: number;
+            /** Format: int32 */
+            days: number;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            /** Format: int32 */
+            overlapping: number;
+            overlaps: components["schemas"]["Overlap"][];
+        };
+        ImportRequest: {
+            csv: string;
+            replace: boolean;
         };
         JobView: {
             /** Format: date */
@@ -612,6 +779,38 @@ export interface components {
             /** @enum {string} */
             vigour: "STRONG" | "NORMAL" | "WEAK";
         };
+        Move: {
+            code: string;
+            /** Format: int64 */
+            days: number;
+            /** Format: date */
+            likeliestNow: string;
+            /** Format: date */
+            likeliestThen: string;
+            stepNow: string;
+            stepThen: string;
+        };
+        Moves: {
+            /** Format: int32 */
+            dates: number;
+            /** Format: int32 */
+            live: number;
+            moves: components["schemas"]["Move"][];
+            /** Format: int32 */
+            steps: number;
+        };
+        Overlap: {
+            /** Format: double */
+            maxNewC: number;
+            /** Format: double */
+            maxNowC: number;
+            /** Format: double */
+            minNewC: number;
+            /** Format: double */
+            minNowC: number;
+            /** Format: date */
+            on: string;
+        };
         PersonRequest: {
             fullName: string;
             name: string;
@@ -648,6 +847,8 @@ export interface components {
             minShiftC: number;
             name: string;
             ownFrosts: components["schemas"]["FrostsView"];
+            /** @enum {string} */
+            stand: "COVERED" | "SHELTERED" | "OPEN";
             /** Format: int64 */
             version: number;
             /** Format: double */
@@ -844,6 +1045,33 @@ export interface components {
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
+        RulesEdit: {
+            /** Format: int32 */
+            number: number;
+            values: {
+                [key: string]: number;
+            };
+        };
+        RulesView: {
+            /** Format: int32 */
+            number: number;
+            rules: components["schemas"]["RuleView"][];
+        };
+        RuleView: {
+            code: string;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            name: string;
+            reason: string;
+            /** Format: double */
+            shipped: number;
+            unit: string;
+            /** Format: double */
+            value: number;
+            whole: boolean;
+        };
         RuleWords: {
             answer: string;
             applied: boolean;
@@ -892,6 +1120,7 @@ export interface components {
             password: string;
         };
         SiteView: {
+            arid: boolean;
             frosts: components["schemas"]["FrostsView"];
             /** Format: double */
             latitude: number;
@@ -968,6 +1197,12 @@ export interface components {
             field: string;
             message: string;
             value: unknown;
+        };
+        WeatherView: {
+            days: components["schemas"]["DayView"][];
+            station: boolean;
+            /** Format: date */
+            today: string;
         };
     };
     responses: never;
@@ -1095,6 +1330,103 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PersonView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RulesView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RulesEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RulesView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ofRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RulesEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Moves"];
                 };
             };
             /** @description A refusal, explained */
@@ -1788,7 +2120,7 @@ export interface operations {
             };
         };
     };
-    preview: {
+    preview_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1969,6 +2301,178 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SpeciesView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ofProfile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpeciesView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Moves"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    weather: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WeatherView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    type: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DayView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ImportPreview"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Imported"];
                 };
             };
             /** @description A refusal, explained */

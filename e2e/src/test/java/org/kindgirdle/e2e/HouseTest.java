@@ -3,7 +3,10 @@ package org.kindgirdle.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -47,6 +50,64 @@ class HouseTest {
             assertThat(visit.page().getByRole(AriaRole.ALERT).first()).containsText("must be from 1 to 2000");
             assertThat(visit.field("Thermal days")).hasValue("-3");
         }
+    }
+
+    @Test
+    void aHouseRuleShowsWhatItMovesAndMovesIt() {
+        try (Visit visit = Visit.desk(application).signedInAs("maren")) {
+            String before = q50("FEK-64");
+            visit.open("/house");
+            visit.page().getByLabel("Find a house rule").fill("ring, scraped: speed");
+            visit.page().getByLabel("Ring, scraped: speed").fill("9");
+            visit.tap("what-moves");
+            assertThat(visit.see("problem")).containsText("must be from 0.05 to 3.0");
+            visit.page().getByLabel("Ring, scraped: speed").fill("0.8");
+            visit.tap("what-moves");
+            assertThat(visit.see("moves")).containsText("another likeliest day");
+            assertThat(visit.see("moves")).not().containsText("0 another likeliest day");
+            visit.tap("save-rules");
+            assertThat(visit.see("toast").last()).containsText("reckoned anew");
+            assertThat(q50("FEK-64")).isGreaterThan(before);
+
+            visit.button("Ring, scraped: speed: as shipped").click();
+            visit.tap("save-rules");
+            assertThat(visit.page().getByLabel("Ring, scraped: speed")).hasValue("1");
+            assertThat(q50("FEK-64")).isEqualTo(before);
+        }
+    }
+
+    @Test
+    void weatherFromAFileIsLookedThroughFirstAndTakenWhole() {
+        try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
+            visit.open("/house");
+            visit.button("Take from a file").click();
+            weatherFile(visit, "date,min_c,max_c\n2026-07-08,9,18\n2026-07-09,21,18\n");
+            assertThat(visit.see("bad-rows")).containsText("One line");
+            assertThat(visit.page().getByText("The minimum is above the maximum, 18.0."))
+                    .isVisible();
+
+            weatherFile(visit, "date,min_c,max_c\n2026-07-08,9,18\n2026-07-09,8.5,17.5\n");
+            assertThat(visit.see("import-preview")).containsText("2 days, from 8 July to 9 July");
+            assertThat(visit.see("import-preview")).containsText("2 of them are there already");
+            visit.tap("take-weather");
+            assertThat(visit.see("toast").first()).containsText("2 days taken in, 2 of them in place of others");
+            assertThat(visit.page().getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("9 July")))
+                    .containsText("8.5 C");
+
+            weatherFile(visit, new byte[] {'d', (byte) 0xfc});
+            assertThat(visit.page().getByText("is not in UTF-8")).isVisible();
+        }
+    }
+
+    private static void weatherFile(Visit visit, String csv) {
+        weatherFile(visit, csv.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static void weatherFile(Visit visit, byte[] bytes) {
+        if (visit.page().getByTestId("weather-file").count() == 0) {
+            visit.button("Take from a file").click();
+        }
+        visit.page().getByTestId("weather-file").setInputFiles(new FilePayload("days.csv", "text/csv", bytes));
     }
 
     @Test

@@ -149,6 +149,7 @@ class KgCommandTest {
                                 Map.entry("minC", List.of(2, 2, 3, 5, 7, 10, 12, 12, 10, 8, 5, 3)),
                                 Map.entry("maxC", List.of(7, 8, 10, 13, 16, 19, 21, 21, 18, 14, 10, 8)),
                                 Map.entry("winterLowC", -4),
+                                Map.entry("arid", false),
                                 Map.entry("roundDays", List.of("FRIDAY")),
                                 Map.entry("roundMinutes", 60),
                                 Map.entry("version", 0)))
@@ -160,15 +161,26 @@ class KgCommandTest {
         owner.post(
                         "/api/v1/places",
                         Map.of(
-                                "name", name,
-                                "walkingOrder", places(owner).size() + 1,
-                                "exposure", "FULL",
-                                "minShiftC", 0,
-                                "maxShiftC", 0,
-                                "vpdFactor", 1,
-                                "frosts", "SITE",
-                                "winterLowC", -4,
-                                "version", 0))
+                                "name",
+                                name,
+                                "walkingOrder",
+                                places(owner).size() + 1,
+                                "exposure",
+                                "FULL",
+                                "minShiftC",
+                                0,
+                                "maxShiftC",
+                                0,
+                                "vpdFactor",
+                                1,
+                                "frosts",
+                                "SITE",
+                                "winterLowC",
+                                -4,
+                                "stand",
+                                "OPEN",
+                                "version",
+                                0))
                 .expect(201);
     }
 

@@ -87,11 +87,18 @@ public final class RunningApplication implements AutoCloseable {
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
         builder.environment()
                 .putAll(Map.of(
-                        "KG_DB_URL", database.url(),
-                        "KG_DB_USER", "root",
-                        "KG_DB_PASSWORD", "",
-                        "KG_PORT", Integer.toString(port),
-                        "KG_DEMO", Boolean.toString(demo)));
+                        "KG_DB_URL",
+                        database.url(),
+                        "KG_DB_USER",
+                        "root",
+                        "KG_DB_PASSWORD",
+                        "",
+                        "KG_PORT",
+                        Integer.toString(port),
+                        "KG_DEMO",
+                        Boolean.toString(demo),
+                        "KG_STATION",
+                        demo ? "simulated" : "none"));
         try {
             process = builder.start();
         } catch (IOException e) {

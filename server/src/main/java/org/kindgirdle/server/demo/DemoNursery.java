@@ -106,6 +106,7 @@ class DemoNursery implements BeforeServing {
                 List.of(7.6, 7.9, 10.0, 12.8, 16.1, 18.8, 20.8, 20.7, 18.3, 14.4, 10.6, 8.2),
                 new FrostsView(MonthDay.of(11, 8), MonthDay.of(10, 20), MonthDay.of(4, 14), MonthDay.of(5, 6)),
                 -4.5,
+                false,
                 Set.of(DayOfWeek.TUESDAY, DayOfWeek.FRIDAY),
                 90,
                 0L));
@@ -121,6 +122,7 @@ class DemoNursery implements BeforeServing {
                     place.frosts(),
                     null,
                     place.winterLowC(),
+                    place.stand(),
                     0L));
         }
     }

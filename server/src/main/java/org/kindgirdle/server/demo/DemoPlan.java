@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.look.Condition;
+import org.kindgirdle.core.pot.Stability;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.nursery.PlaceFrosts;
@@ -25,7 +26,8 @@ final class DemoPlan {
             double maxShiftC,
             double vpdFactor,
             PlaceFrosts frosts,
-            double winterLowC) {}
+            double winterLowC,
+            Stability.Stand stand) {}
 
     record MotherPlan(
             String code,
@@ -53,11 +55,13 @@ final class DemoPlan {
             Set<Condition> trouble) {}
 
     static final List<PlacePlan> PLACES = List.of(
-            new PlacePlan("Walled garden", 1, Exposure.PART, .8, 1.2, .9, PlaceFrosts.SITE, -3.5),
-            new PlacePlan("Standing ground", 2, Exposure.PART, 0, .3, 1, PlaceFrosts.SITE, -4.5),
-            new PlacePlan("Long field", 3, Exposure.FULL, 0, 0, 1.1, PlaceFrosts.SITE, -4.8),
-            new PlacePlan("Tunnel 1", 4, Exposure.PART, 1.5, 5, 1.2, PlaceFrosts.SITE, -2.5),
-            new PlacePlan("Tunnel 2", 5, Exposure.PART, 4, 6, 1.1, PlaceFrosts.NONE, 2));
+            new PlacePlan(
+                    "Walled garden", 1, Exposure.PART, .8, 1.2, .9, PlaceFrosts.SITE, -3.5, Stability.Stand.SHELTERED),
+            new PlacePlan(
+                    "Standing ground", 2, Exposure.PART, 0, .3, 1, PlaceFrosts.SITE, -4.5, Stability.Stand.SHELTERED),
+            new PlacePlan("Long field", 3, Exposure.FULL, 0, 0, 1.1, PlaceFrosts.SITE, -4.8, Stability.Stand.OPEN),
+            new PlacePlan("Tunnel 1", 4, Exposure.PART, 1.5, 5, 1.2, PlaceFrosts.SITE, -2.5, Stability.Stand.COVERED),
+            new PlacePlan("Tunnel 2", 5, Exposure.PART, 4, 6, 1.1, PlaceFrosts.NONE, 2, Stability.Stand.COVERED));
 
     static final List<MotherPlan> MOTHERS = List.of(
             new MotherPlan(

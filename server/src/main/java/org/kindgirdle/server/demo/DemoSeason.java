@@ -35,6 +35,7 @@ import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.journal.LayerJournal;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
@@ -56,11 +57,13 @@ class DemoSeason {
     private final Snapshots snapshots;
     private final LayerJournal journal;
     private final BusinessClock clock;
+    private final Weather weather;
 
-    DemoSeason(Snapshots snapshots, LayerJournal journal, BusinessClock clock) {
+    DemoSeason(Snapshots snapshots, LayerJournal journal, BusinessClock clock, Weather weather) {
         this.snapshots = snapshots;
         this.journal = journal;
         this.clock = clock;
+        this.weather = weather;
     }
 
     private static final class Sim {
@@ -89,6 +92,7 @@ class DemoSeason {
         List<Sim> layers = new ArrayList<>();
         for (LocalDate day = DemoPlan.FIRST_DAY; !day.isAfter(today); day = day.plusDays(1)) {
             clock.moveTo(day);
+            weather.fetch(day);
             for (DemoPlan.BatchPlan batch : DemoPlan.BATCHES) {
                 if (batch.on().equals(day)) {
                     set(

@@ -16,7 +16,9 @@ import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.set.Recipe;
-import org.kindgirdle.server.nursery.Climates;
+import org.kindgirdle.server.climate.Climates;
+import org.kindgirdle.server.climate.KnownWeather;
+import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.PlaceView;
@@ -38,9 +40,10 @@ public final class NurserySnapshot {
     private final Map<String, Recipe> recipeVersions;
     private final Map.Entry<Integer, HouseRules> rules;
     private final Climates climates;
+    private final KnownWeather weather;
     private final Map<Long, PlaceClimate> built = new ConcurrentHashMap<>();
 
-    NurserySnapshot(Nursery nursery, Climates climates, LocalDate today) {
+    NurserySnapshot(Nursery nursery, Climates climates, Weather known, LocalDate today) {
         this.today = today;
         this.climates = climates;
         this.site = nursery.site();
@@ -51,12 +54,14 @@ public final class NurserySnapshot {
         this.recipes = byKey(nursery.recipes(), one -> key(one.id()));
         this.recipeVersions = nursery.recipeVersions();
         this.rules = nursery.rules();
+        this.weather = known.known(today);
     }
 
     private NurserySnapshot(
             NurserySnapshot like, Map<String, SpeciesView> species, Map.Entry<Integer, HouseRules> rules) {
         this.today = like.today;
         this.climates = like.climates;
+        this.weather = like.weather;
         this.site = like.site;
         this.mothers = like.mothers;
         this.walk = like.walk;
@@ -122,7 +127,7 @@ public final class NurserySnapshot {
     }
 
     public PlaceClimate climate(long placeId) {
-        return built.computeIfAbsent(placeId, id -> climates.climate(site, place(id)));
+        return built.computeIfAbsent(placeId, id -> climates.climate(rules(), site, place(id), weather));
     }
 
     /** The context of a layer on a mother, with a version of a recipe. */
@@ -132,7 +137,7 @@ public final class NurserySnapshot {
         PlaceClimate climate = climate(mother.placeId());
         SpeciesProfile profile = species(mother.speciesCode()).profile();
         Function<Cover, ThermalSums> sums =
-                cover -> climates.sums(rules(), site, place, climate, profile, cover, today);
+                cover -> climates.sums(rules(), site, place, climate, profile, cover, today, weather);
         return new LayerContext(
                 climate,
                 place.exposure(),

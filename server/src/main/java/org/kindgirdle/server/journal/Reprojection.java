@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
@@ -31,6 +32,7 @@ public class Reprojection {
     private final JdbcTemplate jdbc;
     private final BusinessClock clock;
     private final NurseryLock lock;
+    private final Weather weather;
 
     Reprojection(
             LayerRepository layers,
@@ -39,7 +41,8 @@ public class Reprojection {
             Snapshots snapshots,
             JdbcTemplate jdbc,
             BusinessClock clock,
-            NurseryLock lock) {
+            NurseryLock lock,
+            Weather weather) {
         this.layers = layers;
         this.events = events;
         this.codec = codec;
@@ -47,6 +50,7 @@ public class Reprojection {
         this.jdbc = jdbc;
         this.clock = clock;
         this.lock = lock;
+        this.weather = weather;
     }
 
     /** Brings all live layers to today, if that has not been done; only one copy of the application does it. */
@@ -60,6 +64,7 @@ public class Reprojection {
         jdbc.update("insert ignore into day_turn (id, as_of) values (1, '1970-01-01')");
         // whoever came second has waited for the lock, and finds the work done
         if (isBehind("select as_of from day_turn where id = 1", today)) {
+            weather.fetch(today);
             live();
             jdbc.update("update day_turn set as_of = ? where id = 1", today);
         }

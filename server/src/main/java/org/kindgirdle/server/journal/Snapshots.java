@@ -5,7 +5,8 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.kindgirdle.server.nursery.Climates;
+import org.kindgirdle.server.climate.Climates;
+import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
@@ -19,6 +20,7 @@ public class Snapshots {
 
     private final Nursery nursery;
     private final Climates climates;
+    private final Weather weather;
     private final BusinessClock clock;
     private final NurseryLock lock;
     private final Map<Key, NurserySnapshot> kept =
@@ -31,9 +33,10 @@ public class Snapshots {
 
     private record Key(UUID edition, LocalDate asOf) {}
 
-    Snapshots(Nursery nursery, Climates climates, BusinessClock clock, NurseryLock lock) {
+    Snapshots(Nursery nursery, Climates climates, Weather weather, BusinessClock clock, NurseryLock lock) {
         this.nursery = nursery;
         this.climates = climates;
+        this.weather = weather;
         this.clock = clock;
         this.lock = lock;
     }
@@ -47,7 +50,7 @@ public class Snapshots {
         Key key = new Key(lock.edition(), asOf);
         NurserySnapshot known = kept.get(key);
         if (known == null) {
-            known = new NurserySnapshot(nursery, climates, asOf);
+            known = new NurserySnapshot(nursery, climates, weather, asOf);
             kept.put(key, known);
         }
         return known;

@@ -23,12 +23,12 @@ class WhatMovesController {
         this.nursery = nursery;
     }
 
-    @PostMapping("/house-rules/preview")
+    @PostMapping("/house-rules/previews")
     WhatMoves.Moves ofRules(@Valid @RequestBody RulesEdit edit) {
         return whatMoves.ofRules(edit.on(nursery.rules().getValue()));
     }
 
-    @PostMapping("/species/{code}/preview")
+    @PostMapping("/species/{code}/previews")
     WhatMoves.Moves ofProfile(@PathVariable String code, @Valid @RequestBody SpeciesView edit) {
         nursery.species(code);
         return whatMoves.ofProfile(edit.profile());

@@ -3,7 +3,6 @@ package org.kindgirdle.server.nursery;
 import jakarta.persistence.Embeddable;
 import java.time.MonthDay;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.climate.FrostCalendar;
 
 /** Four dates of the year, kept as {@code MM-DD}; all null where it never freezes. */
 @Embeddable
@@ -47,12 +46,6 @@ class FrostDates {
                 parse(dates.firstFrostEarly),
                 parse(dates.lastFrostAverage),
                 parse(dates.lastFrostLate));
-    }
-
-    static @Nullable FrostCalendar calendar(@Nullable FrostsView view) {
-        return view == null
-                ? null
-                : new FrostCalendar(view.firstAverage(), view.firstEarly(), view.lastAverage(), view.lastLate());
     }
 
     private static String text(MonthDay day) {

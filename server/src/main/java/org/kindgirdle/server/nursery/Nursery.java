@@ -82,6 +82,7 @@ public class Nursery {
         site.frostFree = edit.frosts() == null;
         site.frosts = FrostDates.of(edit.frosts());
         site.winterLowC = edit.winterLowC();
+        site.arid = edit.arid();
         site.roundDays =
                 new TreeSet<>(edit.roundDays()).stream().map(Enum::name).collect(Collectors.joining(","));
         site.roundMinutes = edit.roundMinutes();
@@ -125,6 +126,7 @@ public class Nursery {
         place.frosts = edit.frosts();
         place.own = FrostDates.of(edit.ownFrosts());
         place.winterLowC = edit.winterLowC();
+        place.stand = edit.stand();
         if (hasSite()) {
             checkShifts(edit);
         }
@@ -345,6 +347,7 @@ public class Nursery {
                 numbers(site.maxC),
                 site.frostFree ? null : FrostDates.view(site.frosts),
                 site.winterLowC,
+                site.arid,
                 Arrays.stream(site.roundDays.split(","))
                         .map(DayOfWeek::valueOf)
                         .collect(Collectors.toCollection(TreeSet::new)),
@@ -368,6 +371,7 @@ public class Nursery {
                 place.frosts,
                 FrostDates.view(place.own),
                 place.winterLowC,
+                place.stand,
                 place.version);
     }
 

@@ -129,6 +129,7 @@ class NurseryController {
                 edit.frosts(),
                 edit.ownFrosts(),
                 edit.winterLowC(),
+                edit.stand(),
                 edit.version());
     }
 

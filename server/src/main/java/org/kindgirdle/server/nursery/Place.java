@@ -11,6 +11,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Exposure;
+import org.kindgirdle.core.pot.Stability;
 
 /** A part of the site with a climate of its own. */
 @Entity
@@ -44,6 +45,9 @@ class Place {
 
     @Column(name = "winter_low_c")
     double winterLowC;
+
+    @Enumerated(EnumType.STRING)
+    Stability.Stand stand = Stability.Stand.OPEN;
 
     @Version
     long version;

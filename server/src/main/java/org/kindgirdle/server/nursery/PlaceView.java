@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Exposure;
+import org.kindgirdle.core.pot.Stability;
 import org.kindgirdle.server.problem.Within;
 
 /**
@@ -18,6 +19,7 @@ import org.kindgirdle.server.problem.Within;
  * @param vpdFactor what it makes of the site's vapour pressure deficit
  * @param frosts SITE for the site's, NONE for none, OWN for those in {@code ownFrosts}
  * @param winterLowC the lowest night of a usual winter here
+ * @param stand what wind it gets
  */
 public record PlaceView(
         @Nullable Long id,
@@ -30,6 +32,7 @@ public record PlaceView(
         @NotNull PlaceFrosts frosts,
         @Valid @Nullable FrostsView ownFrosts,
         @NotNull @Within(low = -70, high = 40, unit = "C") Double winterLowC,
+        @NotNull Stability.Stand stand,
         @NotNull @Within(low = 0, high = 1e9) Long version) {
 
     /** Whether it never freezes here, so that it is cover for what would die outside. */

@@ -36,6 +36,8 @@ class Site {
     @Column(name = "winter_low_c")
     double winterLowC;
 
+    boolean arid;
+
     String roundDays = "";
     int roundMinutes;
 

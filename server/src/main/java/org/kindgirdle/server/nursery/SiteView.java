@@ -19,6 +19,7 @@ import org.kindgirdle.server.problem.Within;
  * @param maxC monthly means of the daily maximum
  * @param frosts null on a frost-free site
  * @param winterLowC the lowest night of a usual winter
+ * @param arid where nights are too dry for dew
  */
 public record SiteView(
         @NotBlank @Size(max = 80) String name,
@@ -36,6 +37,7 @@ public record SiteView(
 
         @Valid @Nullable FrostsView frosts,
         @NotNull @Within(low = -70, high = 40, unit = "C") Double winterLowC,
+        @NotNull Boolean arid,
         @NotEmpty Set<DayOfWeek> roundDays,
 
         @NotNull @Within(low = 10, high = 960, unit = "minutes")

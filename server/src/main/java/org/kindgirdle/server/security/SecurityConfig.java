@@ -31,7 +31,12 @@ class SecurityConfig {
             + " form-action 'self'; frame-ancestors 'none'";
 
     private static final String[] HOUSE = {
-        "/api/v1/site", "/api/v1/places/**", "/api/v1/species/**", "/api/v1/recipes/**", "/api/v1/people/**"
+        "/api/v1/site",
+        "/api/v1/places/**",
+        "/api/v1/species/**",
+        "/api/v1/recipes/**",
+        "/api/v1/people/**",
+        "/api/v1/house-rules/**"
     };
 
     /** Where nothing is served, as when projections are made anew, there is nothing to guard. */

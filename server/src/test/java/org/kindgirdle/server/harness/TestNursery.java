@@ -276,6 +276,7 @@ public final class TestNursery {
                                                 "lastAverage", "--04-14",
                                                 "lastLate", "--05-06")),
                                 Map.entry("winterLowC", -4.5),
+                                Map.entry("arid", false),
                                 Map.entry("roundDays", List.of("TUESDAY", "FRIDAY")),
                                 Map.entry("roundMinutes", 90),
                                 Map.entry("version", 0)))
@@ -294,6 +295,7 @@ public final class TestNursery {
                                 "vpdFactor", 1,
                                 "frosts", frosts,
                                 "winterLowC", winterLow,
+                                "stand", "OPEN",
                                 "version", 0))
                 .expect(201)
                 .body()

@@ -122,6 +122,7 @@ class MasterDataTest {
                 "vpdFactor", 1,
                 "frosts", "SITE",
                 "winterLowC", "23 F",
+                "stand", "OPEN",
                 "version", 0);
         JsonNode saved =
                 nursery.owner().post("/api/v1/places", place).expect(201).body();

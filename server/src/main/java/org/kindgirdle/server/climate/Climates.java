@@ -1,11 +1,14 @@
-package org.kindgirdle.server.nursery;
+package org.kindgirdle.server.climate;
 
 import java.time.LocalDate;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.climate.DayTemperatures;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.FrostCalendar;
 import org.kindgirdle.core.climate.MonthlyNormals;
@@ -16,6 +19,10 @@ import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.pot.Stability;
+import org.kindgirdle.server.nursery.FrostsView;
+import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.nursery.SiteView;
 import org.springframework.stereotype.Service;
 
 /**
@@ -45,22 +52,41 @@ public class Climates {
             CardinalTemperatures cardinals,
             @Nullable DaysOfYear leafless,
             Cover cover,
-            int year) {}
+            int year,
+            String weather) {}
 
-    /** The climate of a place. */
-    public PlaceClimate climate(SiteView site, PlaceView place) {
+    /** The climate of a place, with the weather as it is known. */
+    public PlaceClimate climate(HouseRules rules, SiteView site, PlaceView place, KnownWeather weather) {
         FrostCalendar frosts = switch (place.frosts()) {
             case NONE -> null;
-            case OWN -> FrostDates.calendar(place.ownFrosts());
-            case SITE -> FrostDates.calendar(site.frosts());
+            case OWN -> calendar(place.ownFrosts());
+            case SITE -> calendar(site.frosts());
         };
+        Map<LocalDate, DayTemperatures> days = new HashMap<>();
+        Map<LocalDate, Double> wind = new HashMap<>();
+        for (Map<LocalDate, WeatherDay> known : List.of(weather.forecast(), weather.measured())) {
+            known.forEach((on, day) -> {
+                double min = day.minC() + place.minShiftC();
+                days.put(on, new DayTemperatures(min, Math.max(min, day.maxC() + place.maxShiftC())));
+                // no wind reaches what stands under a tunnel or a tent
+                if (day.windMs() != null && place.stand() != Stability.Stand.COVERED) {
+                    wind.put(on, day.windMs());
+                }
+            });
+        }
         return new PlaceClimate(
                 site.latitude(),
                 new MonthlyNormals(site.minC(), site.maxC()).plus(place.minShiftC(), place.maxShiftC()),
                 frosts,
                 place.winterLowC(),
                 place.vpdFactor(),
-                Map.of());
+                site.arid() ? DayTemperatures.aridDewDepressionC(rules) : 0,
+                days,
+                wind);
+    }
+
+    private static @Nullable FrostCalendar calendar(@Nullable FrostsView frosts) {
+        return frosts == null ? null : frosts.calendar();
     }
 
     /** The thermal sums of a species at a place under a cover, for rings from five years back to next year's end. */
@@ -71,7 +97,8 @@ public class Climates {
             PlaceClimate climate,
             SpeciesProfile species,
             Cover cover,
-            LocalDate today) {
+            LocalDate today,
+            KnownWeather weather) {
         Exposure exposure = place.exposure();
         DaysOfYear leafless = Phenology.leafless(rules, climate, species).orElse(null);
         Key key = new Key(
@@ -82,7 +109,8 @@ public class Climates {
                 species.cardinals(),
                 leafless,
                 cover,
-                today.getYear());
+                today.getYear(),
+                weather.stamp());
         ThermalSums known = sums.get(key);
         if (known != null) {
             return known;

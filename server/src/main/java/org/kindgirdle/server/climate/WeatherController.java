@@ -1,0 +1,192 @@
+package org.kindgirdle.server.climate;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.command.CommandLedger;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.problem.Within;
+import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The weather over HTTP. */
+@RestController
+@RequestMapping("/api/v1/weather")
+class WeatherController {
+
+    private static final int MOST_SHOWN = 100;
+
+    private final Weather weather;
+    private final CommandLedger commands;
+    private final BusinessClock clock;
+
+    WeatherController(Weather weather, CommandLedger commands, BusinessClock clock) {
+        this.weather = weather;
+        this.commands = commands;
+        this.clock = clock;
+    }
+
+    record DayView(
+            LocalDate on,
+            Weather.Kind kind,
+            double minC,
+            double maxC,
+            @Nullable Double windMs,
+            @Nullable Double rainMm) {}
+
+    /** @param station whether one gives the weather by itself */
+    record WeatherView(boolean station, LocalDate today, List<DayView> days) {}
+
+    record DayEdit(
+            @NotNull @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MOST_C, unit = "C")
+            Double minC,
+
+            @NotNull @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MOST_C, unit = "C")
+            Double maxC,
+
+            @Nullable @Within(low = 0, high = WeatherDay.MOST_MS, unit = "m/s")
+            Double windMs,
+
+            @Nullable @Within(low = 0, high = WeatherDay.MOST_MM, unit = "mm")
+            Double rainMm) {}
+
+    /**
+     * @param csv the file's text
+     * @param replace whether days that are there already may be replaced
+     */
+    record ImportRequest(
+            @NotBlank @Size(max = 900_000) String csv,
+            @NotNull Boolean replace) {}
+
+    /** A day that is there already, as it is and as it would be. */
+    record Overlap(LocalDate on, double minNowC, double maxNowC, double minNewC, double maxNewC) {}
+
+    /**
+     * @param days how many good rows there are
+     * @param badRows how many rows have something wrong; while there is one, nothing is written
+     * @param bad what is wrong, at most a hundred
+     * @param overlapping how many days are there already with other figures
+     * @param overlaps those days, at most a hundred
+     */
+    record ImportPreview(
+            int days,
+            @Nullable LocalDate first,
+            @Nullable LocalDate last,
+            int badRows,
+            List<WeatherFile.BadCell> bad,
+            int overlapping,
+            List<Overlap> overlaps) {}
+
+    record Imported(int days, int replaced) {}
+
+    /** @param to the day after the last */
+    @GetMapping
+    WeatherView weather(@RequestParam LocalDate from, @RequestParam LocalDate to) {
+        return new WeatherView(
+                weather.hasStation(),
+                clock.today(),
+                weather.days(from, to).stream().map(WeatherController::view).toList());
+    }
+
+    @PutMapping("/{day}")
+    DayView type(@RequestHeader("Command-Id") UUID id, @PathVariable LocalDate day, @Valid @RequestBody DayEdit edit) {
+        if (day.isAfter(clock.today()) || day.getYear() < 1900) {
+            throw ProblemException.invalid(
+                    "day",
+                    day.toString(),
+                    "from 1900-01-01 to " + clock.today(),
+                    "Only what was measured is typed in.");
+        }
+        if (edit.minC() > edit.maxC()) {
+            throw ProblemException.invalid(
+                    "maxC", edit.maxC(), "at least the minimum, " + edit.minC(), "The maximum lies below the minimum.");
+        }
+        WeatherDay typed = new WeatherDay(day, edit.minC(), edit.maxC(), edit.windMs(), edit.rainMm());
+        return commands.once(id, "weather " + day, edit, DayView.class, () -> {
+            weather.type(typed);
+            return view(new Weather.KnownDay(Weather.Kind.MEASURED, typed));
+        });
+    }
+
+    @PostMapping("/import-previews")
+    ImportPreview preview(@Valid @RequestBody ImportRequest request) {
+        WeatherFile file = WeatherFile.read(request.csv(), clock.today());
+        List<Overlap> overlaps = overlaps(file);
+        return new ImportPreview(
+                file.days().size(),
+                file.days().stream()
+                        .map(WeatherDay::on)
+                        .min(LocalDate::compareTo)
+                        .orElse(null),
+                file.days().stream()
+                        .map(WeatherDay::on)
+                        .max(LocalDate::compareTo)
+                        .orElse(null),
+                file.badRows(),
+                file.bad().stream().limit(MOST_SHOWN).toList(),
+                overlaps.size(),
+                overlaps.stream().limit(MOST_SHOWN).toList());
+    }
+
+    @PostMapping("/imports")
+    Imported take(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody ImportRequest request) {
+        return commands.once(id, "weather import", request, Imported.class, () -> {
+            WeatherFile file = WeatherFile.read(request.csv(), clock.today());
+            if (!file.bad().isEmpty()) {
+                throw ProblemException.invalid(file.bad().stream()
+                        .limit(MOST_SHOWN)
+                        .map(bad -> new Violation(
+                                "line " + bad.line() + (bad.column().isEmpty() ? "" : ", " + bad.column()),
+                                bad.value(),
+                                "a row like 2026-07-10,11.2,19.4",
+                                bad.message()))
+                        .toList());
+            }
+            int replaced = overlaps(file).size();
+            if (replaced > 0 && !request.replace()) {
+                throw ProblemException.invalid(
+                        "replace",
+                        false,
+                        "true, to replace " + replaced + " days",
+                        replaced + " days are there already with other figures. Look at them, then say that they are to"
+                                + " be replaced.");
+            }
+            weather.take(file.days());
+            return new Imported(file.days().size(), replaced);
+        });
+    }
+
+    private List<Overlap> overlaps(WeatherFile file) {
+        Map<LocalDate, WeatherDay> known = weather.measuredAmong(file.days());
+        return file.days().stream()
+                .filter(day -> known.containsKey(day.on()) && !day.equals(known.get(day.on())))
+                .sorted(Comparator.comparing(WeatherDay::on))
+                .map(day -> overlap(known.get(day.on()), day))
+                .toList();
+    }
+
+    private static Overlap overlap(WeatherDay now, WeatherDay then) {
+        return new Overlap(then.on(), now.minC(), now.maxC(), then.minC(), then.maxC());
+    }
+
+    private static DayView view(Weather.KnownDay one) {
+        WeatherDay day = one.day();
+        return new DayView(day.on(), one.kind(), day.minC(), day.maxC(), day.windMs(), day.rainMm());
+    }
+}

@@ -1,0 +1,199 @@
+package org.kindgirdle.server.climate;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A CSV of weather: a header with {@code date}, {@code min_c} and {@code max_c}, and if they are known {@code wind_ms}
+ * and {@code rain_mm}, in any order; ISO dates, numbers with a point. Everything wrong is found, by line and column.
+ *
+ * @param days the good rows
+ * @param bad what is wrong, in the order of the lines; the first thousand
+ * @param badRows how many rows have something wrong
+ */
+record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
+
+    private static final List<String> NEEDED = List.of("date", "min_c", "max_c");
+    private static final Set<String> KNOWN = Set.of("date", "min_c", "max_c", "wind_ms", "rain_mm");
+    private static final int MOST_COLUMNS = 50;
+    private static final int MOST_BAD = 1000;
+    private static final int MOST_SHOWN = 60;
+    private static final char NOT_UTF_8 = '\uFFFD';
+
+    /**
+     * @param line of the file, from 1
+     * @param column its name; empty for the whole line
+     * @param value what stands there
+     */
+    record BadCell(long line, String column, String value, String message) {}
+
+    static WeatherFile read(String text, LocalDate today) {
+        Reading reading = new Reading(today);
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setIgnoreEmptyLines(true)
+                .setTrim(true)
+                .get();
+        String csv = text.startsWith("\uFEFF") ? text.substring(1) : text;
+        try (CSVParser parser = CSVParser.parse(new StringReader(csv), format)) {
+            List<String> header = null;
+            for (CSVRecord row : parser) {
+                if (header == null) {
+                    header = reading.header(row);
+                    if (header == null) {
+                        break;
+                    }
+                } else {
+                    reading.row(row, header, parser.getCurrentLineNumber());
+                }
+            }
+            if (header == null && reading.bad.isEmpty()) {
+                reading.wrong(1, "", "", "The file is empty; it needs a header and a row for each day.");
+            }
+        } catch (UncheckedIOException | IOException | IllegalStateException broken) {
+            reading.wrong(
+                    reading.lastLine + 1,
+                    "",
+                    "",
+                    "The file can't be read on from here: a quotation mark is not closed.");
+        }
+        return new WeatherFile(reading.days, reading.bad, reading.badLines.size());
+    }
+
+    private static final class Reading {
+
+        private final LocalDate today;
+        private final List<WeatherDay> days = new ArrayList<>();
+        private final List<BadCell> bad = new ArrayList<>();
+        private final Set<Long> badLines = new HashSet<>();
+        private final Map<LocalDate, Long> seen = new HashMap<>();
+        private long lastLine;
+
+        Reading(LocalDate today) {
+            this.today = today;
+        }
+
+        @Nullable
+        List<String> header(CSVRecord row) {
+            lastLine = 1;
+            List<String> names =
+                    row.stream().map(name -> name.toLowerCase(Locale.ROOT)).toList();
+            if (names.size() > MOST_COLUMNS) {
+                wrong(1, "", names.size() + " columns", "There are too many columns; at most " + MOST_COLUMNS + ".");
+                return null;
+            }
+            NEEDED.stream()
+                    .filter(name -> !names.contains(name))
+                    .forEach(name -> wrong(1, name, "", "The column " + name + " is missing in the header."));
+            for (int i = 0; i < names.size(); i++) {
+                if (!KNOWN.contains(names.get(i))) {
+                    wrong(1, names.get(i), names.get(i), "There is no such column; there may be " + KNOWN + ".");
+                } else if (names.indexOf(names.get(i)) < i) {
+                    wrong(1, names.get(i), names.get(i), "This column stands there twice.");
+                }
+            }
+            return bad.isEmpty() ? names : null;
+        }
+
+        void row(CSVRecord row, List<String> header, long line) {
+            lastLine = line;
+            int before = bad.size() + badLines.size();
+            if (row.size() != header.size()) {
+                wrong(
+                        line,
+                        "",
+                        row.size() + " cells",
+                        "This line must have " + header.size() + " cells, as the header.");
+                return;
+            }
+            LocalDate on = date(line, cell(row, header, "date"));
+            Double min = number(line, "min_c", cell(row, header, "min_c"), WeatherDay.LEAST_C, WeatherDay.MOST_C, true);
+            Double max = number(line, "max_c", cell(row, header, "max_c"), WeatherDay.LEAST_C, WeatherDay.MOST_C, true);
+            Double wind = number(line, "wind_ms", cell(row, header, "wind_ms"), 0, WeatherDay.MOST_MS, false);
+            Double rain = number(line, "rain_mm", cell(row, header, "rain_mm"), 0, WeatherDay.MOST_MM, false);
+            if (min != null && max != null && min > max) {
+                wrong(line, "min_c", min.toString(), "The minimum is above the maximum, " + max + ".");
+            }
+            if (on != null && min != null && max != null && bad.size() + badLines.size() == before) {
+                days.add(new WeatherDay(on, min, max, wind, rain));
+            }
+        }
+
+        private @Nullable LocalDate date(long line, String text) {
+            LocalDate on;
+            try {
+                on = LocalDate.parse(text);
+            } catch (DateTimeException notADate) {
+                wrong(line, "date", text, "This is no date; write it like 2026-07-10.");
+                return null;
+            }
+            if (on.isAfter(today) || on.getYear() < 1900) {
+                wrong(line, "date", text, "Days from 1900-01-01 to today, " + today + ", can be taken.");
+                return null;
+            }
+            Long first = seen.putIfAbsent(on, line);
+            if (first != null) {
+                wrong(line, "date", text, "This day stands in line " + first + " already.");
+                return null;
+            }
+            return on;
+        }
+
+        private @Nullable Double number(
+                long line, String column, String text, double low, double high, boolean needed) {
+            if (text.isEmpty()) {
+                if (needed) {
+                    wrong(line, column, "", "A number is missing here.");
+                }
+                return null;
+            }
+            double value;
+            try {
+                value = Double.parseDouble(text);
+            } catch (NumberFormatException notANumber) {
+                value = Double.NaN;
+            }
+            if (text.indexOf(NOT_UTF_8) >= 0) {
+                wrong(line, column, text, "The file is not in UTF-8; save it as UTF-8 and try again.");
+                return null;
+            }
+            // Double.parseDouble takes "NaN", "1d" and hexadecimals: none of them is a reading
+            if (!text.matches("[-+]?[0-9]*\\.?[0-9]+")) {
+                wrong(line, column, text, "This is no number; write it like 12.5.");
+                return null;
+            }
+            if (!(value >= low && value <= high)) {
+                wrong(line, column, text, "It must be from " + low + " to " + high + ".");
+                return null;
+            }
+            return value;
+        }
+
+        void wrong(long line, String column, String value, String message) {
+            badLines.add(line);
+            if (bad.size() < MOST_BAD) {
+                String shown = value.length() > MOST_SHOWN ? value.substring(0, MOST_SHOWN) + "…" : value;
+                bad.add(new BadCell(line, column, shown, message));
+            }
+        }
+
+        private static String cell(CSVRecord row, List<String> header, String name) {
+            int index = header.indexOf(name);
+            return index < 0 ? "" : row.get(index);
+        }
+    }
+}
