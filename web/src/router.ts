@@ -4,6 +4,12 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'round', component: () => import('./round/Round.vue'), meta: { title: 'Round' } },
+    {
+      path: '/season',
+      name: 'season',
+      component: () => import('./season/Season.vue'),
+      meta: { title: 'Season' },
+    },
     { path: '/stock', name: 'stock', component: () => import('./stock/Stock.vue'), meta: { title: 'Stock' } },
     { path: '/bench', name: 'bench', component: () => import('./bench/Bench.vue'), meta: { title: 'Bench' } },
     {

@@ -26,7 +26,7 @@ defineProps<{
     </ol>
     <p v-if="coming" data-testid="coming">{{ coming }}</p>
     <div v-if="changes.length" data-testid="changes">
-      <h3 class="text-base">What would change it</h3>
+      <p class="font-bold">What would change it</p>
       <ul class="grid gap-1">
         <li v-for="change in changes" :key="change.sentence">
           {{ change.sentence }}

@@ -17,6 +17,7 @@ const searchField = ref<HTMLInputElement | null>(null)
 
 // in the order of the job, from the mother to the house that all of it stands in
 const nodes = [
+  { name: 'season', label: 'Season' },
   { name: 'stock', label: 'Stock' },
   { name: 'bench', label: 'Bench' },
   { name: 'round', label: 'Round' },

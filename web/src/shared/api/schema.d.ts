@@ -292,6 +292,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["year"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/season/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["start"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/season/starts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["starts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/session": {
         parameters: {
             query?: never;
@@ -490,6 +538,16 @@ export interface components {
             message: string;
             value: string;
         };
+        Band: {
+            /** @enum {string} */
+            end: "TOO_EARLY" | "TOO_LATE";
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            /** @enum {string} */
+            windowClass: "GOOD" | "RISKY" | "OVERWINTER" | "CLOSED";
+        };
         BatchSet: {
             /** Format: uuid */
             batchId: string;
@@ -506,6 +564,18 @@ export interface components {
             utilisation: number;
             /** @enum {string} */
             verdict: "FINE" | "PROP" | "SMALLER_OR_PROP_FIRST";
+        };
+        BySchool: {
+            /** Format: date */
+            deadline: string;
+            /** @enum {string} */
+            end: "TOO_EARLY" | "TOO_LATE";
+            /** Format: double */
+            readyP: number;
+            /** @enum {string} */
+            school: "IN_LEAF" | "DORMANT" | "SPRING";
+            /** @enum {string} */
+            windowClass: "GOOD" | "RISKY" | "OVERWINTER" | "CLOSED";
         };
         CardinalTemperatures: {
             /** Format: double */
@@ -533,6 +603,14 @@ export interface components {
             rainMm: number;
             /** Format: double */
             windMs: number;
+        };
+        DayMean: {
+            /** @enum {string} */
+            kind: "MEASURED" | "FORECAST" | "NORMAL";
+            /** Format: double */
+            maxC: number;
+            /** Format: double */
+            minC: number;
         };
         DayView: {
             /** @enum {string} */
@@ -592,6 +670,16 @@ export interface components {
             thermalDays: number;
             /** Format: date */
             topUpOn: string;
+        };
+        Frosts: {
+            /** Format: date */
+            firstAverage: string;
+            /** Format: date */
+            firstEarly: string;
+            /** Format: date */
+            lastAverage: string;
+            /** Format: date */
+            lastLate: string;
         };
         FrostsView: {
             firstAverage: string;
@@ -1079,12 +1167,31 @@ export interface components {
             read: string[];
             rule: string;
         };
+        SeasonView: {
+            /** Format: date */
+            from: string;
+            frosts: components["schemas"]["Frosts"];
+            /** @enum {string} */
+            school: "IN_LEAF" | "DORMANT" | "SPRING";
+            species: components["schemas"]["SpeciesSeason"][];
+            temperatures: components["schemas"]["DayMean"][];
+            /** Format: date */
+            to: string;
+            /** Format: date */
+            today: string;
+        };
         SessionView: {
             demo: boolean;
             needsOwner: boolean;
             person: components["schemas"]["PersonView"];
             /** Format: date */
             today: string;
+        };
+        SetOn: {
+            /** Format: int32 */
+            layers: number;
+            /** Format: date */
+            on: string;
         };
         SetPreview: {
             remarks: components["schemas"]["Remark"][];
@@ -1172,12 +1279,47 @@ export interface components {
             sigma: number;
             twoSeasons: boolean;
         };
+        SpeciesSeason: {
+            bands: components["schemas"]["Band"][];
+            botanical: string;
+            code: string;
+            common: string;
+            /** Format: date */
+            firstGood: string;
+            /** Format: date */
+            lastGood: string;
+            /** Format: int64 */
+            mothers: number;
+            /** Format: int32 */
+            ownRecords: number;
+            set: components["schemas"]["SetOn"][];
+        };
         SpeciesView: {
             profile: components["schemas"]["SpeciesProfile"];
             /** Format: int32 */
             profileNumber: number;
             /** Format: int64 */
             version: number;
+        };
+        Start: {
+            /** Format: date */
+            q10: string;
+            /** Format: date */
+            q50: string;
+            /** Format: date */
+            q90: string;
+            schools: components["schemas"]["BySchool"][];
+        };
+        StartsView: {
+            /** Format: date */
+            from: string;
+            starts: components["schemas"]["Start"][];
+        };
+        StartView: {
+            otherwise: string[];
+            rules: components["schemas"]["RuleWords"][];
+            sentence: string;
+            window: components["schemas"]["SettingWindow"];
         };
         Suggested: {
             firstMedia: components["schemas"]["MediumAdvice"][];
@@ -2018,6 +2160,114 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RoundView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    year: {
+        parameters: {
+            query: {
+                placeId: number;
+                recipeId: number;
+                school?: "IN_LEAF" | "DORMANT" | "SPRING" | null;
+                wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+                year?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SeasonView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query: {
+                placeId: number;
+                recipeId: number;
+                school?: "IN_LEAF" | "DORMANT" | "SPRING" | null;
+                speciesCode: string;
+                startOn: string;
+                wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+                year?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StartView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    starts: {
+        parameters: {
+            query: {
+                placeId: number;
+                recipeId: number;
+                school?: "IN_LEAF" | "DORMANT" | "SPRING" | null;
+                speciesCode: string;
+                wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+                year?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StartsView"];
                 };
             };
             /** @description A refusal, explained */

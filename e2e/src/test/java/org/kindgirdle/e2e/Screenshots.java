@@ -21,6 +21,7 @@ class Screenshots {
             picture(desk, "/layers/AJJ-4M", "AJJ-4M", "layer");
             picture(desk, "/layers/YRF-DJ", "YRF-DJ", "layer-hardening-off");
             picture(desk, "/layers", "Layers", "layers");
+            picture(desk, "/season?species=CYDOBL", "Season", "season");
             picture(desk, "/stock", "Mothers", "stock");
             picture(desk, "/house", "House", "house");
             desk.open("/bench");

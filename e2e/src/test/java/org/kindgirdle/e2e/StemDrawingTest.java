@@ -51,10 +51,10 @@ class StemDrawingTest {
     void unitsAreReadAndWrittenAsTheUserChose() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.openLayer("WJY-PD");
-            assertThat(visit.see("stem")).containsText("35 mm");
+            assertThat(visit.see("stem")).containsText("38 mm");
             visit.button("Pell Ashdrake ▾").click();
             visit.tap("units");
-            assertThat(visit.see("stem")).containsText("1.37 in");
+            assertThat(visit.see("stem")).containsText("1.48 in");
             visit.open("/house");
             assertThat(visit.page().getByText(Pattern.compile("winters down to 25.7 F")))
                     .isVisible();

@@ -37,6 +37,7 @@ class ViewsTest {
         "/layers/WJY-PD, WJY-PD",
         "/layers/YRF-DJ, YRF-DJ",
         "/layers/222-22, 222-22",
+        "/season, Season",
         "/stock, Mothers",
         "/house, House",
     })
@@ -62,6 +63,16 @@ class ViewsTest {
             assertThat(desk.axe()).as(button).isEmpty();
             desk.button("Back").last().click();
         }
+        desk.button("Type in a day").click();
+        desk.button("Take from a file").click();
+        desk.page().getByLabel("Find a house rule").fill("frost");
+        desk.page().locator("[id='next.establish']").fill("49");
+        desk.tap("what-moves");
+        assertThat(desk.axe()).isEmpty();
+        desk.open("/season");
+        desk.button("Read it as a table").click();
+        desk.see("start-words").getByText("Why").click();
+        assertThat(desk.axe()).isEmpty();
         desk.open("/stock");
         desk.tap("add-mother");
         assertThat(desk.axe()).isEmpty();

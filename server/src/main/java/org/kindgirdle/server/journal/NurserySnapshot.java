@@ -1,6 +1,8 @@
 package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +18,8 @@ import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.set.Recipe;
+import org.kindgirdle.core.set.RootRun;
+import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.KnownWeather;
 import org.kindgirdle.server.climate.Weather;
@@ -133,9 +137,16 @@ public final class NurserySnapshot {
     /** The context of a layer on a mother, with a version of a recipe. */
     public LayerContext context(long motherId, long recipeId, int recipeNumber) {
         MotherView mother = mother(motherId);
-        PlaceView place = place(mother.placeId());
-        PlaceClimate climate = climate(mother.placeId());
-        SpeciesProfile profile = species(mother.speciesCode()).profile();
+        Recipe recipe = found(
+                recipeVersions.get(recipeId + "/" + recipeNumber), "recipe version", recipeId + "/" + recipeNumber);
+        return context(mother.placeId(), mother.speciesCode(), recipe, mother.vigour(), mother.rootRun());
+    }
+
+    /** The context of a layer on any mother of a species at a place. */
+    public LayerContext context(long placeId, String speciesCode, Recipe recipe, Vigour vigour, RootRun rootRun) {
+        PlaceView place = place(placeId);
+        PlaceClimate climate = climate(placeId);
+        SpeciesProfile profile = species(speciesCode).profile();
         Function<Cover, ThermalSums> sums =
                 cover -> climates.sums(rules(), site, place, climate, profile, cover, today, weather);
         return new LayerContext(
@@ -143,15 +154,24 @@ public final class NurserySnapshot {
                 place.exposure(),
                 profile,
                 RootingTime.ofProfile(profile),
-                found(
-                        recipeVersions.get(recipeId + "/" + recipeNumber),
-                        "recipe version",
-                        recipeId + "/" + recipeNumber),
-                mother.vigour(),
-                mother.rootRun(),
+                recipe,
+                vigour,
+                rootRun,
                 rules(),
                 coverAtHand(),
                 sums);
+    }
+
+    /** All species of the house, by their common names. */
+    public List<SpeciesView> allSpecies() {
+        return species.values().stream()
+                .sorted(Comparator.comparing(one -> one.profile().common(), String.CASE_INSENSITIVE_ORDER))
+                .toList();
+    }
+
+    /** All mothers. */
+    public Collection<MotherView> mothers() {
+        return mothers.values();
     }
 
     private static <K, V> Map<K, V> byKey(List<V> all, Function<V, K> key) {

@@ -140,7 +140,8 @@ public class Nursery {
         Map<String, SpeciesProfile> profiles = versions.profilesInForce();
         return species.findAll().stream()
                 .map(one -> new SpeciesView(profile(profiles, one.code), one.profileNumber, one.version))
-                .sorted((a, b) -> a.profile().common().compareTo(b.profile().common()))
+                .sorted((a, b) ->
+                        a.profile().common().compareToIgnoreCase(b.profile().common()))
                 .toList();
     }
 

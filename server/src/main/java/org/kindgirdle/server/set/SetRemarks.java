@@ -16,7 +16,6 @@ import org.kindgirdle.core.plan.MotherCapacity;
 import org.kindgirdle.core.plan.MotherFacts;
 import org.kindgirdle.core.plan.MotherRule;
 import org.kindgirdle.core.plan.Otherwise;
-import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.plan.WindowClass;
 import org.kindgirdle.core.set.Method;
@@ -29,6 +28,7 @@ import org.kindgirdle.server.nursery.Rights;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.words.Format;
 import org.kindgirdle.server.words.Phrases;
+import org.kindgirdle.server.words.PlanWords;
 import org.springframework.stereotype.Component;
 
 /** What the core's rules have to say of a mother, its branches and the date, in words. */
@@ -38,11 +38,13 @@ class SetRemarks {
     private final MotherLoad motherLoad;
     private final CurrentPerson person;
     private final Phrases phrases;
+    private final PlanWords planWords;
 
-    SetRemarks(MotherLoad motherLoad, CurrentPerson person, Phrases phrases) {
+    SetRemarks(MotherLoad motherLoad, CurrentPerson person, Phrases phrases, PlanWords planWords) {
         this.motherLoad = motherLoad;
         this.person = person;
         this.phrases = phrases;
+        this.planWords = planWords;
     }
 
     /** The gravest first. */
@@ -76,9 +78,10 @@ class SetRemarks {
         for (MotherRule.Entry entry : MotherRule.check(facts)) {
             add(all, entry.level(), entry.rule(), values);
         }
-        all.add(window(windows.on(setOn), values, format));
+        Level level = windows.on(setOn).windowClass() == WindowClass.GOOD ? Level.FINE : Level.WARN;
+        all.add(new SetPreview.Remark(level, "WINDOW", planWords.window(windows, setOn, format)));
         for (Otherwise way : Otherwise.of(windows, setOn, nursery.coverAtHand())) {
-            all.add(otherwise(way, format));
+            all.add(new SetPreview.Remark(Level.CAUTION, way.way().name(), planWords.otherwise(way, format)));
         }
         for (int i = 0; i < request.rows().size(); i++) {
             values.put("row", String.valueOf(i + 1));
@@ -99,26 +102,5 @@ class SetRemarks {
             all.add(new SetPreview.Remark(
                     level, rule.name(), phrases.say("plan." + level + "." + rule.name(), values)));
         }
-    }
-
-    private SetPreview.Remark otherwise(Otherwise way, Format format) {
-        Map<String, String> values =
-                Map.of("on", format.day(way.on()), "p", way.p() == null ? "" : format.percent(way.p()));
-        return new SetPreview.Remark(Level.CAUTION, way.way().name(), phrases.say("otherwise." + way.way(), values));
-    }
-
-    private SetPreview.Remark window(SettingWindow window, Map<String, String> values, Format format) {
-        values.put("start", format.day(window.start()));
-        values.put("p", format.percent(window.readyP()));
-        LocalDate deadline = window.deadline();
-        values.put("deadline", deadline == null ? "" : format.day(deadline));
-        String key = "window." + window.windowClass();
-        if (window.windowClass() == WindowClass.CLOSED) {
-            key = key + "." + window.end();
-        } else if (window.windowClass() == WindowClass.GOOD && deadline == null) {
-            key = key + ".free";
-        }
-        Level level = window.windowClass() == WindowClass.GOOD ? Level.FINE : Level.WARN;
-        return new SetPreview.Remark(level, "WINDOW", phrases.say(key, values));
     }
 }

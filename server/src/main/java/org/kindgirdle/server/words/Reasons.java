@@ -14,6 +14,7 @@ import org.kindgirdle.core.layer.ComingSteps;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.plan.WindowFact;
 import org.kindgirdle.core.verdict.Fact;
 import org.kindgirdle.core.verdict.FactName;
 import org.kindgirdle.core.verdict.Verdict;
@@ -23,8 +24,12 @@ import org.springframework.stereotype.Component;
 @Component
 public class Reasons {
 
-    private static final Set<FactName> SHARES =
-            Set.of(NextStepFact.READY_P, NextStepFact.WINDOW_P, NextStepFact.COVERAGE);
+    private static final Set<FactName> SHARES = Set.of(
+            NextStepFact.READY_P,
+            NextStepFact.WINDOW_P,
+            NextStepFact.COVERAGE,
+            WindowFact.READY_P,
+            WindowFact.OVERWINTER_P);
 
     private final Phrases phrases;
 

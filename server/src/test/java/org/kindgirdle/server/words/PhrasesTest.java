@@ -26,6 +26,8 @@ import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.BranchRule;
 import org.kindgirdle.core.plan.MotherRule;
 import org.kindgirdle.core.plan.Otherwise;
+import org.kindgirdle.core.plan.WindowFact;
+import org.kindgirdle.core.plan.WindowRule;
 import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.pot.FirstMediumAdvice;
 import org.kindgirdle.core.verdict.FactName;
@@ -47,6 +49,8 @@ class PhrasesTest {
                                 .map(rule -> "lack." + rule),
                         keys("rule.", NextStepRules.values()),
                         keys("rule.", HardenRule.values()),
+                        keys("rule.", WindowRule.values()),
+                        keys("fact.", WindowFact.values()),
                         keys("fact.", NextStepFact.values()),
                         keys("fact.", HardenFact.values()),
                         keys("source.", FactName.Source.values()),

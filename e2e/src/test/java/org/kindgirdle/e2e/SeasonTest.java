@@ -1,0 +1,141 @@
+package org.kindgirdle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.kindgirdle.e2e.harness.RunningApplication;
+import org.kindgirdle.e2e.harness.Visit;
+
+/** Is it time, and for what? On the demo's site, and on three others that are typed in by hand. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class SeasonTest {
+
+    private RunningApplication application;
+
+    @BeforeAll
+    void begin() {
+        application = RunningApplication.demo();
+    }
+
+    @AfterAll
+    void end() {
+        application.close();
+    }
+
+    @Test
+    void aStartDateIsMovedByKeyAndByTypingAndEverythingMovesWithIt() {
+        try (Visit visit = Visit.desk(application).signedInAs("pell")) {
+            visit.open("/season");
+            visit.page().locator("[data-species=CYDOBL]").click();
+            visit.see("start-day").fill("2026-05-25");
+            assertThat(visit.see("start-verdict")).containsText("25 May: good.");
+            assertThat(visit.see("start-words")).containsText(Pattern.compile("chance of (more than )?\\d+%"));
+            String likeliest = visit.see("start-verdict").innerText();
+
+            Locator slider = visit.see("start-slider");
+            slider.focus();
+            for (int day = 0; day < 5; day++) {
+                visit.page().keyboard().press("ArrowRight");
+            }
+            assertThat(visit.see("start-verdict")).containsText("30 May: good.");
+            assertThat(visit.see("start-verdict").innerText()).isNotEqualTo(likeliest);
+            assertThat(slider).hasAttribute("aria-valuetext", Pattern.compile("30 May: Good, \\d+%"));
+            assertThat(visit.page()).hasURL(Pattern.compile("start=2026-05-30"));
+
+            visit.see("start-day").fill("2026-09-01");
+            assertThat(visit.see("start-verdict")).containsText("1 September: over winter.");
+            assertThat(visit.see("start-words")).containsText("The last good day is");
+            assertThat(visit.see("start-words")).containsText("Or set it from");
+            visit.see("start-words")
+                    .getByText("Why", new Locator.GetByTextOptions().setExact(true))
+                    .click();
+            assertThat(visit.see("start-reasons")).containsText("Is it ready in time? No.");
+        }
+    }
+
+    @Test
+    void theStripReadsAsATableAndTheAddressBringsItBack() {
+        try (Visit visit = Visit.desk(application).signedInAs("pell")) {
+            visit.open("/season?year=1&school=DORMANT&species=MESGER");
+            visit.button("Read it as a table").click();
+            assertThat(visit.see("season-table")).containsText("Quince");
+            assertThat(visit.see("season-table")).containsText("closed, too early");
+            assertThat(visit.see("season-table")).not().containsText("Croton");
+            visit.button("All species of the house").click();
+            assertThat(visit.see("season-table").locator("tbody tr")).hasCount(43);
+            visit.page().reload();
+            assertThat(visit.list("Year")).hasValue("1");
+            assertThat(visit.list("Severed")).hasValue("DORMANT");
+            assertThat(visit.page().locator("[data-species=MESGER]")).hasAttribute("aria-pressed", "true");
+        }
+    }
+
+    @Test
+    void sitesTypedInByHandHaveTheWindowsThatTheirGrowersKnow() {
+        try (Visit visit = Visit.desk(application).signedInAs("maren")) {
+            Site tropical =
+                    new Site("10", "20 21 22 24 24 24 23 23 23 23 22 21", "29 30 31 32 32 30 30 30 30 30 29 29");
+            site(visit, tropical, Map.of());
+            assertThat(loquat(visit)).containsText("good");
+            assertThat(loquat(visit)).not().containsText("closed");
+
+            Site continental =
+                    new Site("47", "-12 -10 -4 4 10 15 17 16 10 3 -2 -9", "-3 -1 6 17 24 29 32 31 24 15 5 -1");
+            site(visit, continental, frosts("04-22", "05-12", "09-25", "10-12"));
+            assertThat(quince(visit)).containsText(Pattern.compile("(April|May) to \\d+ (May|June|July): good"));
+
+            Site southern = new Site("-43", "12 12 10 8 5 3 2 2 3 4 7 10", "20 20 18 14 10 8 7 7 10 12 16 18");
+            site(visit, southern, frosts("10-14", "11-06", "04-20", "05-08"));
+            assertThat(quince(visit))
+                    .containsText(Pattern.compile("(October|November) to \\d+ (December|January 2027): good"));
+        }
+    }
+
+    private record Site(String latitude, String nights, String days) {}
+
+    private static Map<String, String> frosts(String last, String lastLate, String firstEarly, String first) {
+        return Map.of(
+                "Last frost, on average", last,
+                "Last frost, one year in ten later", lastLate,
+                "First frost, one year in ten earlier", firstEarly,
+                "First frost, on average", first);
+    }
+
+    private static void site(Visit visit, Site site, Map<String, String> frosts) {
+        visit.open("/house");
+        visit.field("Latitude").fill(site.latitude());
+        List<String> months =
+                List.of("Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec");
+        for (int month = 0; month < 12; month++) {
+            String name = months.get(month);
+            visit.page().getByLabel("Days, " + name).fill(site.days().split(" ")[month]);
+            visit.page().getByLabel("Nights, " + name).fill(site.nights().split(" ")[month]);
+        }
+        visit.radio(frosts.isEmpty() ? "Never" : "Yes").last().click();
+        frosts.forEach((label, day) -> visit.field(label).fill(day));
+        visit.tap("save-site");
+        assertThat(visit.see("toast").last()).containsText("reckoned anew");
+    }
+
+    private static Locator loquat(Visit visit) {
+        return row(visit, "Loquat");
+    }
+
+    private static Locator quince(Visit visit) {
+        return row(visit, "Quince");
+    }
+
+    private static Locator row(Visit visit, String species) {
+        visit.open("/season");
+        visit.button("Read it as a table").click();
+        return visit.see("season-table").locator("tbody tr").filter(new Locator.FilterOptions().setHasText(species));
+    }
+}

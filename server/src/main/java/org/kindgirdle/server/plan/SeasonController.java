@@ -1,0 +1,55 @@
+package org.kindgirdle.server.plan;
+
+import jakarta.validation.Valid;
+import java.time.LocalDate;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.time.BusinessClock;
+import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The season over HTTP: is it time, and for what? */
+@RestController
+@RequestMapping("/api/v1/season")
+class SeasonController {
+
+    private final Season season;
+    private final BusinessClock clock;
+
+    SeasonController(Season season, BusinessClock clock) {
+        this.season = season;
+        this.clock = clock;
+    }
+
+    @GetMapping
+    SeasonView year(@Valid @ParameterObject @ModelAttribute SeasonQuery query) {
+        return season.year(query);
+    }
+
+    /** Every start date of the year, for one species. */
+    @GetMapping("/starts")
+    StartsView starts(@Valid @ParameterObject @ModelAttribute SeasonQuery query, @RequestParam String speciesCode) {
+        return season.starts(query, speciesCode);
+    }
+
+    /** One start date with its reasons and what else could be done. */
+    @GetMapping("/start")
+    StartView start(
+            @Valid @ParameterObject @ModelAttribute SeasonQuery query,
+            @RequestParam String speciesCode,
+            @RequestParam LocalDate startOn) {
+        LocalDate first = clock.today().minusYears(2);
+        LocalDate last = LocalDate.of(clock.today().getYear() + 1, 12, 31);
+        if (startOn.isBefore(first) || startOn.isAfter(last)) {
+            throw ProblemException.invalid(
+                    "startOn",
+                    startOn.toString(),
+                    "from " + first + " to " + last,
+                    "Windows are reckoned that far only.");
+        }
+        return season.start(query, speciesCode, startOn);
+    }
+}

@@ -1,0 +1,50 @@
+package org.kindgirdle.server.words;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.Map;
+import org.kindgirdle.core.plan.Otherwise;
+import org.kindgirdle.core.plan.SettingWindow;
+import org.kindgirdle.core.plan.SettingWindows;
+import org.kindgirdle.core.plan.WindowClass;
+import org.springframework.stereotype.Component;
+
+/** Says what a start date is worth, and what else could be done. */
+@Component
+public class PlanWords {
+
+    private final Phrases phrases;
+
+    PlanWords(Phrases phrases) {
+        this.phrases = phrases;
+    }
+
+    /** What a start date is worth, with the last good day where it came too late. */
+    public String window(SettingWindows windows, LocalDate start, Format format) {
+        SettingWindow window = windows.on(start);
+        Map<String, String> values = new HashMap<>();
+        values.put("start", format.day(window.start()));
+        values.put("p", format.percent(window.readyP()));
+        LocalDate deadline = window.deadline();
+        values.put("deadline", deadline == null ? "" : format.day(deadline));
+        String key = "window." + window.windowClass();
+        if (window.windowClass() == WindowClass.CLOSED) {
+            key = key + "." + window.end();
+        } else if (window.windowClass() == WindowClass.GOOD && deadline == null) {
+            key = key + ".free";
+        }
+        String said = phrases.say(key, values);
+        LocalDate last = windows.lastGood(start).orElse(null);
+        if (window.windowClass() == WindowClass.GOOD || last == null || !last.isBefore(start)) {
+            return said;
+        }
+        return said + " " + phrases.say("window.lastGood", Map.of("lastGood", format.day(last)));
+    }
+
+    /** One of the other ways. */
+    public String otherwise(Otherwise way, Format format) {
+        Map<String, String> values =
+                Map.of("on", format.day(way.on()), "p", way.p() == null ? "" : format.percent(way.p()));
+        return phrases.say("otherwise." + way.way(), values);
+    }
+}

@@ -1,0 +1,95 @@
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, type ComputedRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, type Schemas } from '@/shared/api/client'
+
+/** What is looked at, kept in the address so that it can be sent on and come back to. */
+export function useSeason() {
+  const route = useRoute()
+  const router = useRouter()
+  const places = useQuery({
+    queryKey: ['places'],
+    queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
+  })
+  const recipes = useQuery({
+    queryKey: ['recipes'],
+    queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
+  })
+  const from = (key: string) => String(route.query[key] ?? '')
+  const placeId = computed(() => from('place') || String(places.data.value?.[0]?.id ?? ''))
+  const recipeId = computed(() => from('recipe') || String(recipes.data.value?.[0]?.id ?? ''))
+  const school = computed(() => from('school'))
+  const wood = computed(() => from('wood') || 'ONE_TWO')
+  const year = computed(() => from('year') || '0')
+  const speciesCode = computed(() => from('species'))
+  const all = computed(() => from('all') === 'yes')
+  const start = computed(() => from('start'))
+
+  const query = computed(() => {
+    const parts = new URLSearchParams({
+      placeId: placeId.value,
+      recipeId: recipeId.value,
+      year: year.value,
+      wood: wood.value,
+    })
+    if (school.value) parts.set('school', school.value)
+    return parts.toString()
+  })
+  const ready = computed(() => placeId.value !== '' && recipeId.value !== '')
+  const season = useQuery({
+    queryKey: computed(() => ['season', query.value]),
+    queryFn: () => api<Schemas['SeasonView']>('GET', `/season?${query.value}`),
+    enabled: ready,
+    placeholderData: keepPreviousData,
+  })
+  const starts = useQuery({
+    queryKey: computed(() => ['season-starts', query.value, speciesCode.value]),
+    queryFn: () =>
+      api<Schemas['StartsView']>('GET', `/season/starts?${query.value}&speciesCode=${speciesCode.value}`),
+    enabled: computed(() => ready.value && speciesCode.value !== ''),
+    placeholderData: keepPreviousData,
+  })
+
+  function set(changes: Record<string, string>): void {
+    const next = { ...route.query, ...changes }
+    void router.replace({
+      query: Object.fromEntries(Object.entries(next).filter(([, value]) => value !== '')),
+    })
+  }
+
+  return {
+    places,
+    recipes,
+    season,
+    starts,
+    set,
+    ready,
+    query,
+    placeId,
+    recipeId,
+    school,
+    wood,
+    year,
+    speciesCode,
+    all,
+    start,
+  }
+}
+
+/** One start date with its sentence and reasons, once it has come to rest. */
+export function useStart(
+  query: ComputedRef<string>,
+  speciesCode: ComputedRef<string>,
+  start: ComputedRef<string>,
+) {
+  return useQuery({
+    queryKey: computed(() => ['season-start', query.value, speciesCode.value, start.value]),
+    queryFn: () =>
+      api<Schemas['StartView']>(
+        'GET',
+        `/season/start?${query.value}&speciesCode=${speciesCode.value}&startOn=${start.value}`,
+      ),
+    enabled: computed(() => speciesCode.value !== '' && start.value !== ''),
+    placeholderData: keepPreviousData,
+  })
+}
