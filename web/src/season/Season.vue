@@ -6,6 +6,7 @@ import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useWidth } from '@/shared/useWidth'
 import { WOODS } from '@/shared/words'
+import HowMany from './HowMany.vue'
 import { scaleOf } from './scale'
 import SeasonTable from './SeasonTable.vue'
 import StartPanel from './StartPanel.vue'
@@ -177,6 +178,14 @@ const options = (all: { id?: number | null; name: string }[] | undefined): [stri
       </button>
     </div>
     <SeasonTable v-if="asTable" :season="season.data.value" :species="shown" />
+    <HowMany
+      v-if="selected"
+      :species="selected"
+      :today="season.data.value.today"
+      :place-id="view.placeId.value"
+      :recipe-id="view.recipeId.value"
+      :wood="view.wood.value"
+    />
   </template>
   <p v-else-if="season.isFetching.value" role="status" class="text-muted">Reckoning the year…</p>
 </template>

@@ -24,6 +24,7 @@ const index = computed(() =>
 const now = computed(() => props.starts.starts[index.value]!)
 const school = computed(() => now.value.schools.find((one) => one.school === props.season.school)!)
 const x = (day: string) => Math.max(0, Math.min(props.scale.width, props.scale.x(day)))
+const percent = (p: number) => (p > 0.99 && p < 1 ? 'more than 99%' : `${Math.round(p * 100)}%`)
 const text = (day: string | null | undefined) => dayText(day, props.season.today)
 
 const spread = computed(() => {
@@ -160,7 +161,7 @@ function typed(event: Event): void {
               {{ SCHOOLS[one.school] }}
             </th>
             <td>{{ CLASSES[one.windowClass] }}</td>
-            <td>{{ one.deadline ? `${Math.round(one.readyP * 100)}%` : 'always' }}</td>
+            <td>{{ one.deadline ? percent(one.readyP) : 'always' }}</td>
             <td>{{ one.deadline ? text(one.deadline) : 'no deadline' }}</td>
           </tr>
         </tbody>

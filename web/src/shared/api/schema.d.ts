@@ -308,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/season/numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["numbers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/season/start": {
         parameters: {
             query?: never;
@@ -647,6 +663,18 @@ export interface components {
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
+        EffortView: {
+            /** Format: double */
+            looks: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            set: number;
+            /** Format: double */
+            sever: number;
+            /** Format: double */
+            topUps: number;
+        };
         FirstOwnerRequest: {
             fullName: string;
             name: string;
@@ -823,6 +851,21 @@ export interface components {
             /** Format: int32 */
             widestGapDeg: number;
         };
+        Materials: {
+            /** Format: double */
+            filmCm2: number;
+            /** Format: double */
+            foilCm2: number;
+            /** Format: double */
+            hormoneMl: number;
+            ingredientsL: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            labels: number;
+            /** Format: int32 */
+            ties: number;
+        };
         MediumAdvice: {
             /** @enum {string} */
             level: "BLOCK" | "WARN" | "CAUTION" | "FINE";
@@ -886,6 +929,28 @@ export interface components {
             moves: components["schemas"]["Move"][];
             /** Format: int32 */
             steps: number;
+        };
+        NumbersView: {
+            effort: components["schemas"]["EffortView"];
+            /** Format: double */
+            establishing: number;
+            /** Format: int32 */
+            establishingRecords: number;
+            headline: string;
+            /** Format: date */
+            latestSetOn: string;
+            /** Format: int32 */
+            layers: number;
+            materials: components["schemas"]["Materials"];
+            room: components["schemas"]["Room"][];
+            /** Format: int32 */
+            roomTotal: number;
+            /** Format: double */
+            rooting: number;
+            /** Format: int32 */
+            rootingRecords: number;
+            shortfalls: components["schemas"]["Shortfall"][];
+            weeks: components["schemas"]["Week"][];
         };
         Overlap: {
             /** Format: double */
@@ -1069,6 +1134,15 @@ export interface components {
             /** Format: double */
             ringMm: number;
         };
+        Room: {
+            code: string;
+            /** Format: int64 */
+            motherId: number;
+            place: string;
+            /** Format: int32 */
+            room: number;
+            variety: string;
+        };
         RoundJob: {
             alsoDo: string[];
             /** Format: date */
@@ -1222,6 +1296,12 @@ export interface components {
             /** @enum {string} */
             windowClass: "GOOD" | "RISKY" | "OVERWINTER" | "CLOSED";
         };
+        Shortfall: {
+            /** Format: int32 */
+            by: number;
+            /** Format: double */
+            p: number;
+        };
         SignInRequest: {
             name: string;
             password: string;
@@ -1345,6 +1425,14 @@ export interface components {
             station: boolean;
             /** Format: date */
             today: string;
+        };
+        Week: {
+            /** Format: double */
+            capacity: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: date */
+            monday: string;
         };
     };
     responses: never;
@@ -2195,6 +2283,44 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SeasonView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    numbers: {
+        parameters: {
+            query: {
+                by: string;
+                confidence: number;
+                diameterMm?: number | null;
+                placeId: number;
+                recipeId: number;
+                speciesCode: string;
+                wanted: number;
+                wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NumbersView"];
                 };
             };
             /** @description A refusal, explained */

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -96,6 +97,27 @@ class SeasonTest {
             site(visit, southern, frosts("10-14", "11-06", "04-20", "05-08"));
             assertThat(quince(visit))
                     .containsText(Pattern.compile("(October|November) to \\d+ (December|January 2027): good"));
+        }
+    }
+
+    @Test
+    void plantsWantedBecomeLayersWithTheirReasonsAndTheirWork() {
+        try (Visit visit = Visit.desk(application).signedInAs("pell")) {
+            visit.open("/season?species=PARPER");
+            visit.field("Plants wanted").fill("30");
+            visit.field("Released by").fill("2028-06-01");
+            visit.tap("reckon");
+            assertThat(visit.see("numbers-headline"))
+                    .containsText(Pattern.compile("to release 30 plants by 1 June 2028"));
+            String likely = visit.see("numbers-headline").innerText();
+            visit.radio("95%").click();
+            assertThat(visit.see("numbers-headline")).not().hasText(likely);
+            assertThat(visit.page().getByText(Pattern.compile("Short by one or more: [0-5]%")))
+                    .isVisible();
+            visit.field("Plants wanted").fill("many");
+            visit.tap("reckon");
+            assertThat(visit.page().getByRole(AriaRole.ALERT).first()).isVisible();
+            assertThat(visit.field("Plants wanted")).hasValue("many");
         }
     }
 

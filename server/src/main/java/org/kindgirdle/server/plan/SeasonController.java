@@ -17,10 +17,12 @@ import org.springframework.web.bind.annotation.RestController;
 class SeasonController {
 
     private final Season season;
+    private final HowMany howMany;
     private final BusinessClock clock;
 
-    SeasonController(Season season, BusinessClock clock) {
+    SeasonController(Season season, HowMany howMany, BusinessClock clock) {
         this.season = season;
+        this.howMany = howMany;
         this.clock = clock;
     }
 
@@ -33,6 +35,12 @@ class SeasonController {
     @GetMapping("/starts")
     StartsView starts(@Valid @ParameterObject @ModelAttribute SeasonQuery query, @RequestParam String speciesCode) {
         return season.starts(query, speciesCode);
+    }
+
+    /** How many layers plants that are wanted ask for. */
+    @GetMapping("/numbers")
+    NumbersView numbers(@Valid @ParameterObject @ModelAttribute NumbersQuery query) {
+        return howMany.of(query);
     }
 
     /** One start date with its reasons and what else could be done. */

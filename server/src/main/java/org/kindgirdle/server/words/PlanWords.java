@@ -3,6 +3,7 @@ package org.kindgirdle.server.words;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.plan.Otherwise;
 import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.SettingWindows;
@@ -46,5 +47,19 @@ public class PlanWords {
         Map<String, String> values =
                 Map.of("on", format.day(way.on()), "p", way.p() == null ? "" : format.percent(way.p()));
         return phrases.say("otherwise." + way.way(), values);
+    }
+
+    /** What plants that are wanted ask for, in a sentence or two. */
+    public String howMany(
+            int layers, int wanted, LocalDate by, @Nullable LocalDate latestSetOn, int room, Format format) {
+        Map<String, String> values = new HashMap<>();
+        values.put("layers", String.valueOf(layers));
+        values.put("wanted", String.valueOf(wanted));
+        values.put("by", format.day(by));
+        values.put("latest", latestSetOn == null ? "" : format.day(latestSetOn));
+        values.put("room", String.valueOf(room));
+        values.put("missing", String.valueOf(layers - room));
+        String said = phrases.say(latestSetOn == null ? "howMany.tooLate" : "howMany.by", values);
+        return room >= layers ? said : said + " " + phrases.say("howMany.noRoom", values);
     }
 }

@@ -1,0 +1,239 @@
+package org.kindgirdle.server.plan;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.harden.Ladder;
+import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.layer.ExpectedVisits;
+import org.kindgirdle.core.layer.LayerContext;
+import org.kindgirdle.core.learn.Odds;
+import org.kindgirdle.core.plan.Chances;
+import org.kindgirdle.core.plan.Effort;
+import org.kindgirdle.core.plan.MotherCapacity;
+import org.kindgirdle.core.plan.NumbersWanted;
+import org.kindgirdle.core.plan.SettingWindow;
+import org.kindgirdle.core.plan.SettingWindows;
+import org.kindgirdle.core.set.MediumMix;
+import org.kindgirdle.core.set.Recipe;
+import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.set.RootRun;
+import org.kindgirdle.core.set.ShoppingList;
+import org.kindgirdle.core.set.Vigour;
+import org.kindgirdle.core.set.Wrap;
+import org.kindgirdle.server.journal.MotherLoad;
+import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.journal.SpeciesCounts;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.words.Format;
+import org.kindgirdle.server.words.PlanWords;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How many layers plants that are wanted by a day ask for, by when, from which mothers, with what work. */
+@Service
+class HowMany {
+
+    private static final Rule GOOD_P = Rule.of("window.good");
+    private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
+    private static final int[] SHORT_BY = {1, 5, 10};
+
+    private final Snapshots snapshots;
+    private final SpeciesCounts counts;
+    private final MotherLoad loads;
+    private final CurrentPerson person;
+    private final PlanWords words;
+
+    HowMany(Snapshots snapshots, SpeciesCounts counts, MotherLoad loads, CurrentPerson person, PlanWords words) {
+        this.snapshots = snapshots;
+        this.counts = counts;
+        this.loads = loads;
+        this.person = person;
+        this.words = words;
+    }
+
+    @Transactional(readOnly = true)
+    NumbersView of(NumbersQuery query) {
+        NurserySnapshot nursery = snapshots.take();
+        LocalDate today = nursery.today();
+        if (!query.by().isAfter(today) || query.by().isAfter(today.plusYears(3))) {
+            throw ProblemException.invalid(
+                    "by", query.by().toString(), "after " + today + ", at most three years ahead", "Plan that far.");
+        }
+        RecipeView recipeView = nursery.recipe(query.recipeId());
+        Recipe recipe = recipeView.recipe();
+        LayerContext context =
+                nursery.context(query.placeId(), query.speciesCode(), recipe, Vigour.NORMAL, RootRun.GROUND);
+        HouseRules rules = context.rules();
+
+        SpeciesCounts.Counts seen = counts.of(query.speciesCode());
+        Odds.Estimate rooting = Odds.rooting(
+                rules,
+                context.species().difficulty(),
+                context.factors(query.woodOrUsual()).odds(),
+                seen.rooted());
+        Odds.Estimate establishing = Odds.establishing(rules, seen.established());
+        Chances released = rooting.chances().then(establishing.chances());
+        int layers = layers(released, query);
+
+        SettingWindows windows = context.windows(
+                recipe.cover(), context.factors(query.woodOrUsual()).speed(), recipeView.school(), RootStage.NONE);
+        LocalDate latest = latestSetOn(windows, context, today, query.by());
+        RingAndBall ball = RingAndBall.of(
+                rules, query.diameterOrUsualMm(), context.species().bridgesReadily(), false);
+        LocalDate start = latest == null ? today : latest;
+        Optional<ExpectedVisits> visits = ExpectedVisits.of(context, query.woodOrUsual(), ball, start);
+        boolean intoBags = !recipe.wound().isRing() && recipe.wrap() == Wrap.SLIT_BAG;
+        Effort effort = Effort.of(
+                rules,
+                layers,
+                intoBags,
+                visits.map(one -> one.looks().size()).orElse(0),
+                visits.map(one -> one.topUps().size()).orElse(0),
+                rooting.chances().mean());
+        List<NumbersView.Room> room = room(nursery, query.speciesCode());
+        int roomTotal = room.stream().mapToInt(NumbersView.Room::room).sum();
+        Format format = new Format(person.units(), today);
+        return new NumbersView(
+                layers,
+                rooting.chances().mean(),
+                rooting.records(),
+                establishing.chances().mean(),
+                establishing.records(),
+                latest,
+                words.howMany(layers, query.wanted(), query.by(), latest, roomTotal, format),
+                shortfalls(released, layers, query.wanted()),
+                room,
+                roomTotal,
+                new NumbersView.EffortView(
+                        effort.set(), effort.looks(), effort.topUps(), effort.sever(), effort.minutes()),
+                weeks(nursery, effort, start, visits.orElse(null)),
+                materials(rules, recipe, ball, layers, intoBags));
+    }
+
+    private static int layers(Chances released, NumbersQuery query) {
+        try {
+            return NumbersWanted.layers(released, query.wanted(), query.confidence());
+        } catch (IllegalArgumentException hopeless) {
+            throw ProblemException.invalid(
+                    "wanted", query.wanted(), "fewer, or with less certainty", hopeless.getMessage());
+        }
+    }
+
+    /** The last day from today on that leaves time to root, to climb the ladder in leaf, and to frost after that. */
+    private static @Nullable LocalDate latestSetOn(
+            SettingWindows windows, LayerContext context, LocalDate today, LocalDate by) {
+        HouseRules rules = context.rules();
+        int ladder = Stream.of(Rung.values())
+                .mapToInt(rung -> Ladder.IN_LEAF.days(rules, rung))
+                .sum();
+        LocalDate readyBy = lastRelease(context, today, by).minusDays(ladder);
+        for (LocalDate day = readyBy; !day.isBefore(today); day = day.minusDays(1)) {
+            SettingWindow window = windows.on(day);
+            if (window.end() != SettingWindow.End.TOO_EARLY && windows.readyP(day, readyBy) >= rules.of(GOOD_P)) {
+                return day;
+            }
+        }
+        return null;
+    }
+
+    /** Nothing is released with frost near: the last day up to the one that is asked for that is far enough from it. */
+    private static LocalDate lastRelease(LayerContext context, LocalDate today, LocalDate by) {
+        FrostCalendar frosts = context.climate().frosts().orElse(null);
+        LocalDate day = by;
+        while (frosts != null
+                && day.isAfter(today)
+                && frosts.daysToFrost(day) < context.rules().count(RELEASE_FROST_DAYS)) {
+            day = day.minusDays(1);
+        }
+        return day;
+    }
+
+    private static List<NumbersView.Shortfall> shortfalls(Chances released, int layers, int wanted) {
+        return IntStream.of(SHORT_BY)
+                .filter(by -> by <= wanted)
+                .mapToObj(by ->
+                        new NumbersView.Shortfall(by, 1 - NumbersWanted.atLeast(released, layers, wanted - by + 1)))
+                .toList();
+    }
+
+    private List<NumbersView.Room> room(NurserySnapshot nursery, String speciesCode) {
+        Map<Long, Long> underRings = loads.underRings();
+        return nursery.mothers().stream()
+                .filter(mother -> mother.speciesCode().equals(speciesCode) && !mother.sick())
+                .map(mother -> room(nursery, mother, underRings))
+                .sorted(Comparator.comparingInt(NumbersView.Room::room)
+                        .reversed()
+                        .thenComparing(NumbersView.Room::code))
+                .toList();
+    }
+
+    private static NumbersView.Room room(NurserySnapshot nursery, MotherView mother, Map<Long, Long> underRings) {
+        long id = mother.id() == null ? 0 : mother.id();
+        int now = Math.toIntExact(underRings.getOrDefault(id, 0L));
+        int left = new MotherCapacity(mother.leafyShoots(), now, false, nursery.rules()).room();
+        return new NumbersView.Room(
+                id,
+                mother.code(),
+                mother.variety(),
+                nursery.place(mother.placeId()).name(),
+                left);
+    }
+
+    private static List<NumbersView.Week> weeks(
+            NurserySnapshot nursery, Effort effort, LocalDate start, @Nullable ExpectedVisits visits) {
+        TreeMap<LocalDate, Double> minutes = new TreeMap<>();
+        minutes.merge(monday(start), effort.set(), Double::sum);
+        if (visits != null) {
+            double look = effort.looks() / Math.max(1, visits.looks().size());
+            double topUp = effort.topUps() / Math.max(1, visits.topUps().size());
+            visits.looks().forEach(day -> minutes.merge(monday(day), look, Double::sum));
+            visits.topUps().forEach(day -> minutes.merge(monday(day), topUp, Double::sum));
+            minutes.merge(monday(visits.readyOn()), effort.sever(), Double::sum);
+        }
+        double capacity = (double) nursery.site().roundMinutes()
+                * nursery.site().roundDays().size();
+        return minutes.entrySet().stream()
+                .map(week -> new NumbersView.Week(week.getKey(), week.getValue(), capacity))
+                .toList();
+    }
+
+    private static LocalDate monday(LocalDate day) {
+        return day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    }
+
+    private static NumbersView.Materials materials(
+            HouseRules rules, Recipe recipe, RingAndBall ball, int layers, boolean intoBags) {
+        ShoppingList list = ShoppingList.of(
+                rules,
+                List.of(new ShoppingList.Batch(
+                        Math.min(layers, 10_000),
+                        ball,
+                        ball.mediumMl(),
+                        new MediumMix(Map.of(recipe.medium().name(), 1.0)),
+                        recipe.wrap() == Wrap.TIED_FILM || recipe.wrap() == Wrap.SEALED_FILM,
+                        recipe.cover() == Cover.FOIL || recipe.wrap() == Wrap.FOIL_ONLY,
+                        recipe.containerG() > 0,
+                        recipe.hormonePpm() > 0,
+                        Effort.minutesToSet(rules, intoBags))));
+        return new NumbersView.Materials(
+                list.ingredientsL(), list.filmCm2(), list.foilCm2(), list.ties(), list.labels(), list.hormoneMl());
+    }
+}

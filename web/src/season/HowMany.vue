@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, Problem, type Schemas } from '@/shared/api/client'
+import { dayText } from '@/shared/dates'
+import { show } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import Choice from '@/shared/ui/Choice.vue'
+import Field from '@/shared/ui/Field.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { word } from '@/shared/words'
+
+/** Plants that are wanted by a day, and what they ask for. */
+const props = defineProps<{
+  species: Schemas['SpeciesSeason']
+  today: string
+  placeId: string
+  recipeId: string
+  wood: string
+}>()
+const session = useSession()
+const wanted = ref('20')
+const by = ref(`${Number(props.today.slice(0, 4)) + 1}-11-01`)
+const confidence = ref('0.8')
+const asked = ref({ wanted: wanted.value, by: by.value })
+const query = computed(() =>
+  new URLSearchParams({
+    placeId: props.placeId,
+    recipeId: props.recipeId,
+    wood: props.wood,
+    speciesCode: props.species.code,
+    wanted: asked.value.wanted,
+    by: asked.value.by,
+    confidence: confidence.value,
+  }).toString(),
+)
+const numbers = useQuery({
+  queryKey: computed(() => ['numbers', query.value]),
+  queryFn: () => api<Schemas['NumbersView']>('GET', `/season/numbers?${query.value}`),
+  placeholderData: keepPreviousData,
+  retry: false,
+})
+const problem = computed(() => numbers.error.value)
+const error = (field: string) => (problem.value instanceof Problem ? problem.value.of(field) : undefined)
+const percent = (share: number) => `${Math.round(share * 100)}%`
+const litresOrGallons = (litres: number) =>
+  session.units === 'US' ? `${(litres / 3.785411784).toFixed(1)} gal` : `${litres.toFixed(1)} L`
+const hours = (minutes: number) =>
+  minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} hours`
+const busiest = computed(() => Math.max(1, ...(numbers.data.value?.weeks ?? []).map((week) => week.minutes)))
+const over = computed(() => (numbers.data.value?.weeks ?? []).filter((week) => week.minutes > week.capacity))
+const MEDIA: [string, string][] = [
+  ['MOSS', 'moss'],
+  ['COIR', 'coir'],
+  ['PEAT', 'peat'],
+  ['COIR_PERLITE', 'coir and perlite'],
+  ['COIR_HUSK', 'coir and rice husk'],
+  ['COIR_SAND', 'coir and sand'],
+  ['MANURE_EARTH', 'manure and earth'],
+  ['HUSK_FIBRE', 'coconut husk'],
+  ['POTTING_MIX', 'potting mix'],
+  ['HEAVY_SOIL', 'heavy soil'],
+]
+
+function basis(records: number): string {
+  return records ? `with ${records} of your own counted` : 'as is believed before any of yours is counted'
+}
+</script>
+
+<template>
+  <section class="mt-8" aria-labelledby="numbers-title">
+    <h2 id="numbers-title" class="border-b-2 border-ink pb-1 text-lg">
+      How many {{ species.common }} layers must I set?
+    </h2>
+    <form class="mt-3 flex flex-wrap items-end gap-4" @submit.prevent="asked = { wanted: wanted.trim(), by }">
+      <Field
+        v-model="wanted"
+        class="max-w-40"
+        label="Plants wanted"
+        inputmode="decimal"
+        :error="error('wanted')"
+      />
+      <Field v-model="by" class="max-w-48" label="Released by" type="date" :error="error('by')" />
+      <Choice
+        v-model="confidence"
+        label="How sure"
+        :options="[
+          ['0.5', 'As likely as not'],
+          ['0.8', '80%'],
+          ['0.95', '95%'],
+        ]"
+      />
+      <button class="btn btn-main" data-testid="reckon">Reckon</button>
+    </form>
+    <ProblemNote class="mt-3" :problem="problem" @retry="numbers.refetch()" />
+    <template v-if="numbers.data.value && !problem">
+      <p class="mt-3 border-l-8 border-lichen bg-card p-3 text-lg font-bold" data-testid="numbers-headline">
+        {{ numbers.data.value.headline }}
+      </p>
+      <div class="mt-3 grid gap-6 lg:grid-cols-3">
+        <div>
+          <h3 class="text-base">Why so many</h3>
+          <p>
+            {{ percent(numbers.data.value.rooting) }} root, {{ basis(numbers.data.value.rootingRecords) }}; of
+            those {{ percent(numbers.data.value.establishing) }} live,
+            {{ basis(numbers.data.value.establishingRecords) }}.
+          </p>
+          <p v-for="one in numbers.data.value.shortfalls" :key="one.by">
+            {{ one.by === 1 ? 'Short by one or more' : `Short by ${one.by} or more` }}: {{ percent(one.p) }}.
+          </p>
+        </div>
+        <div>
+          <h3 class="text-base">Where there is room: {{ numbers.data.value.roomTotal }}</h3>
+          <ul v-if="numbers.data.value.room.length">
+            <li v-for="one in numbers.data.value.room" :key="one.code">
+              <b>{{ one.code }}</b> {{ one.variety }}, {{ one.place }}: {{ one.room }}
+            </li>
+          </ul>
+          <p v-else>
+            No mother of this species yet: add one in
+            <RouterLink class="link" :to="{ name: 'stock' }">Stock</RouterLink>.
+          </p>
+        </div>
+        <div>
+          <h3 class="text-base">What it takes: {{ hours(numbers.data.value.effort.minutes) }}</h3>
+          <p>
+            Setting {{ hours(numbers.data.value.effort.set) }}, looks
+            {{ hours(numbers.data.value.effort.looks) }}, water {{ hours(numbers.data.value.effort.topUps) }},
+            severing and potting {{ hours(numbers.data.value.effort.sever) }}.
+          </p>
+          <p>
+            <template v-for="(litres, name) in numbers.data.value.materials.ingredientsL" :key="name">
+              {{ litresOrGallons(litres) }} of {{ word(MEDIA, String(name)) }},
+            </template>
+            <template v-if="numbers.data.value.materials.filmCm2">
+              {{ (numbers.data.value.materials.filmCm2 / 10000).toFixed(1) }} m² of film,
+            </template>
+            <template v-if="numbers.data.value.materials.foilCm2">
+              {{ (numbers.data.value.materials.foilCm2 / 10000).toFixed(1) }} m² of foil,
+            </template>
+            <template v-if="numbers.data.value.materials.hormoneMl">
+              {{ show(numbers.data.value.materials.hormoneMl, 'volume', session.units) }} of hormone,
+            </template>
+            {{ numbers.data.value.materials.ties }} ties, {{ numbers.data.value.materials.labels }} labels.
+          </p>
+        </div>
+      </div>
+      <table class="mt-4 w-full max-w-2xl border-collapse text-left">
+        <caption class="pb-1 text-left font-bold">
+          Minutes by week; the rounds have
+          {{
+            numbers.data.value.weeks[0]?.capacity ?? 0
+          }}
+        </caption>
+        <tbody>
+          <tr v-for="week in numbers.data.value.weeks" :key="week.monday" class="border-t border-line">
+            <th scope="row" class="w-48 py-1 font-normal">{{ dayText(week.monday, today) }}</th>
+            <td class="w-20 text-right tabular-nums">{{ Math.round(week.minutes) }}</td>
+            <td class="pl-3">
+              <svg
+                viewBox="0 0 200 14"
+                class="block h-3.5 w-full"
+                preserveAspectRatio="none"
+                aria-hidden="true"
+              >
+                <rect
+                  height="14"
+                  :width="(week.minutes / busiest) * 200"
+                  :class="week.minutes > week.capacity ? 'fill-rust' : 'fill-moss'"
+                />
+              </svg>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="over.length" class="mt-2 border-l-4 border-rust bg-rust-pale p-3" data-testid="over">
+        {{ over.length === 1 ? 'One week' : `${over.length} weeks` }} would take more than the rounds have:
+        {{
+          over
+            .map((week) => `${dayText(week.monday, today)} by ${Math.round(week.minutes - week.capacity)}`)
+            .join(', ')
+        }}
+        minutes. Set some of them earlier, give the rounds more minutes in House, or set fewer.
+      </p>
+    </template>
+  </section>
+</template>
