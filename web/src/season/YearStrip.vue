@@ -83,7 +83,7 @@ const degrees = (c: number) =>
       {{ degrees(tick) }}
     </text>
     <text
-      v-for="[from, to] in frosts"
+      v-for="[from, to] in frosts.filter(([a, b]) => scale.x(b!) - scale.x(a!) > 90)"
       :key="`${from} frost`"
       :x="(scale.x(from!) + scale.x(to!)) / 2"
       :y="HEIGHT - 4"

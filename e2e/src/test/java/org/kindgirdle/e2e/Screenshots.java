@@ -24,6 +24,12 @@ class Screenshots {
             picture(desk, "/season?species=CYDOBL", "Season", "season");
             picture(desk, "/stock", "Mothers", "stock");
             picture(desk, "/house", "House", "house");
+            desk.page().getByLabel("Find a house rule").fill("frost");
+            desk.page().locator("[id='next.establish']").fill("60");
+            desk.tap("what-moves");
+            assertThat(desk.see("moves")).isVisible();
+            desk.page().getByLabel("Find a house rule").scrollIntoViewIfNeeded();
+            shoot(desk, "house-rules");
             desk.open("/bench");
             desk.pick("Mother", "MU-01");
             desk.pick("Recipe", "Moss and foil");
