@@ -22,11 +22,8 @@ import org.kindgirdle.core.climate.MonthlyNormals;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.climate.Sun;
 import org.kindgirdle.core.growth.CardinalTemperatures;
-import org.kindgirdle.core.growth.Habit;
-import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
-import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.StageSeen;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.house.HouseRules;
@@ -332,26 +329,11 @@ class RefusalsTest {
     }
 
     private static void species(double d50, double sigma, double opensAt, double leafCm2, double hardyToC) {
-        new SpeciesProfile(
-                "CYDOBL",
-                "Cydonia oblonga",
-                "quince",
-                Difficulty.EASY,
-                d50,
-                sigma,
-                new CardinalTemperatures(5, 22, 36),
-                opensAt,
-                leafCm2,
-                Habit.DECIDUOUS,
-                hardyToC,
-                true,
-                false,
-                true,
-                true,
-                OwnRoots.GOOD,
-                false,
-                "",
-                "",
-                "");
+        ProfileBuilder.quince()
+                .time(d50, sigma)
+                .opensAt(opensAt)
+                .leaf(leafCm2)
+                .hardyTo(hardyToC)
+                .build();
     }
 }

@@ -71,6 +71,8 @@ class HouseTest {
 
             visit.button("Ring, scraped: speed: as shipped").click();
             visit.tap("save-rules");
+            // what was changed is listed until it is saved
+            assertThat(visit.see("save-rules")).hasCount(0);
             assertThat(scraped(visit)).hasValue("1");
             assertThat(q50("FEK-64")).isEqualTo(before);
         }

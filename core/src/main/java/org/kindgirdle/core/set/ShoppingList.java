@@ -31,12 +31,13 @@ public record ShoppingList(
 
     private static final Rule HANDLING = Rule.of("shopping.handling");
     private static final Rule TIES_A_BALL = Rule.of("shopping.ties");
+    private static final int MOST_LAYERS = 1_000_000;
     private static final Rule HORMONE_ML = Rule.of("shopping.hormone");
 
     /**
      * Layers alike, to be set that day.
      *
-     * @param layers how many, 1 to 10 000
+     * @param layers how many, 1 to 1 000 000
      * @param ball of each
      * @param mediumMl in each: the ball's, or what a container holds
      * @param film whether it is wrapped in film
@@ -57,7 +58,7 @@ public record ShoppingList(
             double minutesEach) {
 
         public Batch {
-            Require.within("layers", layers, 1, 10_000);
+            Require.within("layers", layers, 1, MOST_LAYERS);
             Require.within("mediumMl", mediumMl, 0, 100_000);
             Require.positive("minutesEach", minutesEach);
             Require.within("minutesEach", minutesEach, 0, 480);

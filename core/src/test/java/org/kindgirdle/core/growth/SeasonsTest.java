@@ -11,11 +11,11 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.kindgirdle.core.ProfileBuilder;
 import org.kindgirdle.core.climate.DayTemperatures;
 import org.kindgirdle.core.climate.MonthlyNormals;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.house.HouseRules;
-import org.kindgirdle.core.set.Difficulty;
 
 class SeasonsTest {
 
@@ -160,26 +160,6 @@ class SeasonsTest {
     }
 
     private static SpeciesProfile species(Habit habit, double hardyToC) {
-        return new SpeciesProfile(
-                "CYDOBL",
-                "Cydonia oblonga",
-                "quince",
-                Difficulty.EASY,
-                38,
-                .25,
-                new CardinalTemperatures(5, 22, 36),
-                9,
-                30,
-                habit,
-                hardyToC,
-                true,
-                false,
-                true,
-                true,
-                OwnRoots.GOOD,
-                false,
-                "",
-                "",
-                "");
+        return ProfileBuilder.quince().habit(habit).hardyTo(hardyToC).build();
     }
 }

@@ -11,14 +11,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.kindgirdle.core.ProfileBuilder;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.FrostCalendar;
 import org.kindgirdle.core.climate.MonthlyNormals;
 import org.kindgirdle.core.climate.PlaceClimate;
-import org.kindgirdle.core.growth.CardinalTemperatures;
-import org.kindgirdle.core.growth.Habit;
-import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
@@ -28,7 +26,6 @@ import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.look.Sectors;
-import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Recipe;
@@ -48,27 +45,7 @@ final class Carrow {
     private final List<LayerEvent> journal = new ArrayList<>();
 
     static SpeciesProfile quince(double d50) {
-        return new SpeciesProfile(
-                "CYDOBL",
-                "Cydonia oblonga",
-                "quince",
-                Difficulty.EASY,
-                d50,
-                .25,
-                new CardinalTemperatures(5, 22, 36),
-                9,
-                30,
-                Habit.DECIDUOUS,
-                -25,
-                true,
-                false,
-                true,
-                true,
-                OwnRoots.GOOD,
-                false,
-                "",
-                "",
-                "");
+        return ProfileBuilder.quince().time(d50).build();
     }
 
     static PlaceClimate climate() {

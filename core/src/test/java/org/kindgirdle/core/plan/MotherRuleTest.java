@@ -4,12 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.kindgirdle.core.growth.CardinalTemperatures;
-import org.kindgirdle.core.growth.Habit;
+import org.kindgirdle.core.ProfileBuilder;
 import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
-import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
@@ -127,26 +125,10 @@ class MotherRuleTest {
     }
 
     private static SpeciesProfile species(boolean resprouts, OwnRoots ownRoots, String regulated, String hazards) {
-        return new SpeciesProfile(
-                "CYDOBL",
-                "Cydonia oblonga",
-                "quince",
-                Difficulty.EASY,
-                38,
-                .25,
-                new CardinalTemperatures(5, 22, 36),
-                9,
-                30,
-                Habit.DECIDUOUS,
-                -25,
-                true,
-                false,
-                resprouts,
-                true,
-                ownRoots,
-                false,
-                regulated,
-                hazards,
-                "");
+        return ProfileBuilder.quince()
+                .resprouts(resprouts)
+                .ownRoots(ownRoots)
+                .cautions(regulated, hazards)
+                .build();
     }
 }

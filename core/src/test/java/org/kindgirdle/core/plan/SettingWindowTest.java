@@ -5,8 +5,8 @@ import static org.kindgirdle.core.plan.Sites.CONTINENTAL;
 import static org.kindgirdle.core.plan.Sites.MARITIME;
 import static org.kindgirdle.core.plan.Sites.SOUTHERN;
 import static org.kindgirdle.core.plan.Sites.TROPICAL;
-import static org.kindgirdle.core.plan.Sites.fig;
 import static org.kindgirdle.core.plan.Sites.quince;
+import static org.kindgirdle.core.plan.Sites.tender;
 import static org.kindgirdle.core.plan.Sites.windows;
 
 import java.time.LocalDate;
@@ -129,11 +129,11 @@ class SettingWindowTest {
 
     @Test
     void in_the_tropics_every_day_is_good_and_the_pace_tells_them_apart() {
-        SettingWindows figs = windows(TROPICAL, fig(), School.IN_LEAF);
+        SettingWindows evergreens = windows(TROPICAL, tender(), School.IN_LEAF);
         LocalDate from = LocalDate.of(2026, 1, 1);
-        assertThat(figs.bands(from, from.plusYears(1)))
+        assertThat(evergreens.bands(from, from.plusYears(1)))
                 .containsExactly(new SettingWindows.Band(from, from.plusYears(1), WindowClass.GOOD, null));
-        List<StartRate> rates = StartRate.between(figs, from, from.plusYears(1));
+        List<StartRate> rates = StartRate.between(evergreens, from, from.plusYears(1));
         assertThat(rates).hasSize(365).extracting(StartRate::start).isSorted();
         assertThat(rates).allSatisfy(rate -> assertThat(rate.daysToReady()).isBetween(28, 60));
         List<StartRate> ranked = rates.stream().sorted(StartRate.FASTEST_FIRST).toList();
@@ -143,19 +143,19 @@ class SettingWindowTest {
                     .isGreaterThanOrEqualTo(ranked.get(i - 1).daysToReady());
         }
         LocalDate fastest = ranked.get(0).start();
-        assertThat(figs.readyOn(fastest, .5))
+        assertThat(evergreens.readyOn(fastest, .5))
                 .contains(fastest.plusDays(ranked.get(0).daysToReady() - 1L));
     }
 
     @Test
     void where_it_never_is_warm_enough_nothing_opens_and_a_root_takes_more_than_four_years() {
-        SettingWindows figs = windows(MARITIME, fig(), School.IN_LEAF);
+        SettingWindows evergreens = windows(MARITIME, tender(), School.IN_LEAF);
         LocalDate from = LocalDate.of(2026, 1, 1);
-        assertThat(figs.bands(from, from.plusYears(1)))
+        assertThat(evergreens.bands(from, from.plusYears(1)))
                 .extracting(SettingWindows.Band::end)
                 .containsExactly(SettingWindow.End.TOO_EARLY);
-        assertThat(figs.firstGood(from)).isEmpty();
-        assertThat(figs.lastGood(from)).isEmpty();
-        assertThat(figs.nextGood(from)).isEmpty();
+        assertThat(evergreens.firstGood(from)).isEmpty();
+        assertThat(evergreens.lastGood(from)).isEmpty();
+        assertThat(evergreens.nextGood(from)).isEmpty();
     }
 }

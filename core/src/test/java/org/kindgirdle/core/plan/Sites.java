@@ -5,15 +5,14 @@ import java.time.MonthDay;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import org.kindgirdle.core.ProfileBuilder;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.FrostCalendar;
 import org.kindgirdle.core.climate.MonthlyNormals;
 import org.kindgirdle.core.climate.PlaceClimate;
-import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.Hardiness;
-import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
@@ -21,7 +20,6 @@ import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.look.School;
-import org.kindgirdle.core.set.Difficulty;
 
 /** Made-up places that a grower would recognise, and two plants. */
 final class Sites {
@@ -72,11 +70,18 @@ final class Sites {
     private Sites() {}
 
     static SpeciesProfile quince(double d50, boolean twoSeasons) {
-        return species(d50, twoSeasons, Habit.DECIDUOUS, new CardinalTemperatures(5, 22, 36), 9, -25);
+        return ProfileBuilder.quince().time(d50).twoSeasons(twoSeasons).build();
     }
 
-    static SpeciesProfile fig() {
-        return species(30, false, Habit.EVERGREEN, new CardinalTemperatures(12, 28, 40), 18, 2);
+    /** A tender evergreen of warm places. */
+    static SpeciesProfile tender() {
+        return ProfileBuilder.quince()
+                .time(30)
+                .habit(Habit.EVERGREEN)
+                .cardinals(12, 28, 40)
+                .opensAt(18)
+                .hardyTo(2)
+                .build();
     }
 
     static SettingWindows windows(PlaceClimate climate, SpeciesProfile species, School school) {
@@ -108,35 +113,5 @@ final class Sites {
         return IntStream.range(0, 12)
                 .mapToObj(month -> months.get((month + 6) % 12))
                 .toList();
-    }
-
-    private static SpeciesProfile species(
-            double d50,
-            boolean twoSeasons,
-            Habit habit,
-            CardinalTemperatures cardinals,
-            double opensAtMeanC,
-            double hardyToC) {
-        return new SpeciesProfile(
-                "MADEUP",
-                "Exemplum fictum",
-                "example",
-                Difficulty.EASY,
-                d50,
-                .25,
-                cardinals,
-                opensAtMeanC,
-                30,
-                habit,
-                hardyToC,
-                true,
-                false,
-                true,
-                true,
-                OwnRoots.GOOD,
-                twoSeasons,
-                "",
-                "",
-                "");
     }
 }

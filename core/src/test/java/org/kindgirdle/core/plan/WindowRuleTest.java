@@ -5,8 +5,8 @@ import static org.kindgirdle.core.plan.Sites.CONTINENTAL;
 import static org.kindgirdle.core.plan.Sites.MARITIME;
 import static org.kindgirdle.core.plan.Sites.SOUTHERN;
 import static org.kindgirdle.core.plan.Sites.TROPICAL;
-import static org.kindgirdle.core.plan.Sites.fig;
 import static org.kindgirdle.core.plan.Sites.quince;
+import static org.kindgirdle.core.plan.Sites.tender;
 import static org.kindgirdle.core.plan.Sites.windows;
 
 import java.time.LocalDate;
@@ -27,7 +27,7 @@ class WindowRuleTest {
     static Stream<SettingWindows> everywhere() {
         Stream.Builder<SettingWindows> all = Stream.builder();
         for (PlaceClimate climate : List.of(MARITIME, SOUTHERN, CONTINENTAL, TROPICAL)) {
-            for (SpeciesProfile species : List.of(quince(38, false), quince(60, false), quince(90, true), fig())) {
+            for (SpeciesProfile species : List.of(quince(38, false), quince(60, false), quince(90, true), tender())) {
                 for (School school : School.values()) {
                     all.add(windows(climate, species, school));
                 }

@@ -48,7 +48,8 @@ record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
                 .setIgnoreEmptyLines(true)
                 .setTrim(true)
                 .get();
-        String csv = text.startsWith("\uFEFF") ? text.substring(1) : text;
+        // the line of a last row without an end would be counted as the one before
+        String csv = (text.startsWith("\uFEFF") ? text.substring(1) : text) + "\n";
         try (CSVParser parser = CSVParser.parse(new StringReader(csv), format)) {
             List<String> header = null;
             for (CSVRecord row : parser) {

@@ -224,7 +224,7 @@ class HowMany {
         ShoppingList list = ShoppingList.of(
                 rules,
                 List.of(new ShoppingList.Batch(
-                        Math.min(layers, 10_000),
+                        layers,
                         ball,
                         ball.mediumMl(),
                         new MediumMix(Map.of(recipe.medium().name(), 1.0)),
