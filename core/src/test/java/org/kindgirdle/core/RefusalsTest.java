@@ -25,12 +25,14 @@ import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.StageSeen;
+import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.learn.Interval;
 import org.kindgirdle.core.learn.LearnedTime;
 import org.kindgirdle.core.learn.Odds;
+import org.kindgirdle.core.learn.ReadyCurve;
 import org.kindgirdle.core.learn.Share;
 import org.kindgirdle.core.learn.TrialSize;
 import org.kindgirdle.core.look.RoundJob;
@@ -122,6 +124,10 @@ class RefusalsTest {
 
     private static Stream<Input> growth() {
         return Stream.of(
+                signed("temperature of a ball", 15, x -> new CardinalTemperatures(5, 22, 36).rateAt(x)),
+                in("thermal days to reach", 30, x -> sums().firstDayReaching(DAY, x)),
+                signed("mean to warm to", 9, x -> place().warmsTo(x)),
+                signed("mean to cool to", 9, x -> place().coolsTo(x)),
                 signed("base", 5, x -> new CardinalTemperatures(x, 22, 36)),
                 signed("optimum", 22, x -> new CardinalTemperatures(5, x, 36)),
                 signed("ceiling", 36, x -> new CardinalTemperatures(5, 22, x)),
@@ -183,6 +189,7 @@ class RefusalsTest {
                 signed("hottest ball", 30, x -> CoverAdvice.of(RULES, Exposure.FULL, x, 25, false, false)),
                 signed("hottest day", 25, x -> CoverAdvice.of(RULES, Exposure.FULL, 30, x, false, false)),
                 in("hormone", 3000, x -> HormoneFit.of(RULES, Difficulty.EASY, Wood.SOFT, x)),
+                signed("ball that may cook", 30, x -> CoverAdvice.isTooHot(RULES, x)),
                 in("percent", .3, HormoneMix::ppm),
                 in("stock", 10_000, x -> HormoneMix.dilute(x, 3000, 100)),
                 in("target", 3000, x -> HormoneMix.dilute(10_000, x, 100)),
@@ -250,6 +257,10 @@ class RefusalsTest {
         Share none = new Share(0, 0);
         return Stream.of(
                 in("d50 to learn from", 38, x -> LearnedTime.from(RULES, x, List.of())),
+                in(
+                        "thermal days of a curve",
+                        30,
+                        x -> ReadyCurve.of(List.of(new Interval(3, 40))).readyBy(x)),
                 in("lower end", 3, x -> new Interval(x, 40)),
                 in("odds of a recipe", 1, x -> Odds.rooting(RULES, Difficulty.EASY, x, none)),
                 in("share of one arm", .6, x -> TrialSize.perArm(x, .8, .05, .8)),
@@ -278,6 +289,15 @@ class RefusalsTest {
         List<Double> months = new ArrayList<>(Collections.nCopies(12, 10.0));
         months.set(0, january);
         return months;
+    }
+
+    private static PlaceClimate place() {
+        return new PlaceClimate(50, normals(), null, -5, 1, Map.of());
+    }
+
+    private static ThermalSums sums() {
+        return new ThermalSums(
+                RULES, place(), new CardinalTemperatures(5, 22, 36), Exposure.PART, Cover.FOIL, null, DAY, DAY);
     }
 
     private static MonthlyNormals normals() {

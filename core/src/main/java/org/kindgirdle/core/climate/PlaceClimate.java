@@ -166,6 +166,7 @@ public final class PlaceClimate {
     }
 
     private static Optional<Integer> firstReaching(double[] extremes, int from, int sign, double meanC) {
+        Require.within("meanC", meanC, -100, 100);
         if (sign * extremes[COMMON_YEAR - 1] < sign * meanC) {
             return Optional.empty();
         }

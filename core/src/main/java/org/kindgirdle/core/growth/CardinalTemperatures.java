@@ -24,8 +24,11 @@ public record CardinalTemperatures(double baseC, double optimumC, double ceiling
     /**
      * The rate of growth at a temperature, 0 to 1 at the optimum. Source: the beta function of Yan and Hunt, Annals of
      * Botany 84 (1999) 607-614, with a base temperature.
+     *
+     * @param tC -100 to 100 C
      */
     public double rateAt(double tC) {
+        Require.within("tC", tC, -100, 100);
         if (!(tC > baseC && tC < ceilingC)) {
             return 0;
         }

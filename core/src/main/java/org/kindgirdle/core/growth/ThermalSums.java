@@ -11,6 +11,7 @@ import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.Require;
 
 /**
  * Thermal days of a place, species, exposure and cover, as a prefix sum over days: built once for a weather, shared by
@@ -24,6 +25,7 @@ public final class ThermalSums {
     private static final Rule LEAFLESS_SHARE = Rule.of("phenology.leafless-share");
 
     private static final int DAYS_OF_YEAR = 366;
+    private static final double MOST_THERMAL_DAYS = 1e9;
 
     private final LocalDate origin;
     private final double[] sums;
@@ -89,8 +91,11 @@ public final class ThermalSums {
     /**
      * The first day by whose end so many thermal days have passed since the start of {@code from}; empty beyond the
      * horizon.
+     *
+     * @param thermalDays 0 to 1e9
      */
     public Optional<LocalDate> firstDayReaching(LocalDate from, double thermalDays) {
+        Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
         int start = index(from);
         double wanted = sums[start] + thermalDays;
         int low = start + 1;

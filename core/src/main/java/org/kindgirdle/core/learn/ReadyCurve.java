@@ -2,6 +2,7 @@ package org.kindgirdle.core.learn;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.kindgirdle.core.units.Require;
 
 /**
  * The share that is ready by so many thermal days, from intervals and with no shape assumed: Turnbull's
@@ -14,6 +15,8 @@ public record ReadyCurve(List<Step> steps, boolean converged) {
 
     /** Less mass than this is none. */
     private static final double NEGLIGIBLE = 1e-7;
+
+    private static final double MOST_THERMAL_DAYS = 1e9;
 
     public ReadyCurve {
         steps = List.copyOf(steps);
@@ -54,8 +57,13 @@ public record ReadyCurve(List<Step> steps, boolean converged) {
         return new ReadyCurve(steps, search.converged());
     }
 
-    /** Share that is certainly ready by so many thermal days: steps that end there or before. */
+    /**
+     * Share that is certainly ready by so many thermal days: steps that end there or before.
+     *
+     * @param thermalDays 0 to 1e9
+     */
     public double readyBy(double thermalDays) {
+        Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
         double ready = 0;
         for (Step step : steps) {
             if (step.high() <= thermalDays) {

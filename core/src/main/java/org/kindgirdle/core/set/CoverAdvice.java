@@ -63,8 +63,13 @@ public record CoverAdvice(Reason reason, Set<Cover> covers) {
         return new CoverAdvice(Reason.NO_NEED, Set.of(Cover.values()));
     }
 
-    /** Whether a ball cooks: foil at once, whatever the season. */
+    /**
+     * Whether a ball cooks: foil at once, whatever the season.
+     *
+     * @param ballC -100 to 100 C
+     */
     public static boolean isTooHot(HouseRules rules, double ballC) {
+        Require.within("ballC", ballC, -100, 100);
         return ballC > hotBallC(rules);
     }
 
