@@ -26,10 +26,3 @@ create table forecast_day (
     rain_mm double,
     primary key (issued_on, day)
 );
-
--- The layers that are being reckoned anew in the background. One row, there while it goes on.
-create table reckoning (
-    id int primary key,
-    total int not null,
-    done int not null
-);
