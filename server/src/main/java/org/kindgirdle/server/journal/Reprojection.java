@@ -1,9 +1,7 @@
 package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -26,8 +24,7 @@ public class Reprojection {
     static final Set<LayerPhase> LIVE = EnumSet.of(LayerPhase.ON_MOTHER, LayerPhase.SEVERED, LayerPhase.POTTED);
 
     private final LayerRepository layers;
-    private final LayerEventRepository events;
-    private final RecordCodec codec;
+    private final Journals journals;
     private final Snapshots snapshots;
     private final JdbcTemplate jdbc;
     private final BusinessClock clock;
@@ -36,16 +33,14 @@ public class Reprojection {
 
     Reprojection(
             LayerRepository layers,
-            LayerEventRepository events,
-            RecordCodec codec,
+            Journals journals,
             Snapshots snapshots,
             JdbcTemplate jdbc,
             BusinessClock clock,
             NurseryLock lock,
             Weather weather) {
         this.layers = layers;
-        this.events = events;
-        this.codec = codec;
+        this.journals = journals;
         this.snapshots = snapshots;
         this.jdbc = jdbc;
         this.clock = clock;
@@ -101,10 +96,7 @@ public class Reprojection {
     }
 
     private int write(List<Layer> some, NurserySnapshot nursery) {
-        Map<Long, List<LayerEvent>> journals = new HashMap<>();
-        events.findByLayerIdInOrderById(some.stream().map(Layer::id).toList())
-                .forEach(row -> journals.computeIfAbsent(row.layerId, id -> new ArrayList<>())
-                        .add(codec.event(row)));
+        Map<Long, List<LayerEvent>> journals = this.journals.of(some);
         int changed = 0;
         for (Layer layer : some) {
             List<LayerEvent> journal = journals.getOrDefault(layer.id(), List.of());

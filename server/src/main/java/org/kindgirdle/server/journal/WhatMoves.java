@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -26,14 +25,12 @@ public class WhatMoves {
     private static final int SHOWN = 20;
 
     private final LayerRepository layers;
-    private final LayerEventRepository events;
-    private final RecordCodec codec;
+    private final Journals journals;
     private final Snapshots snapshots;
 
-    WhatMoves(LayerRepository layers, LayerEventRepository events, RecordCodec codec, Snapshots snapshots) {
+    WhatMoves(LayerRepository layers, Journals journals, Snapshots snapshots) {
         this.layers = layers;
-        this.events = events;
-        this.codec = codec;
+        this.journals = journals;
         this.snapshots = snapshots;
     }
 
@@ -85,10 +82,7 @@ public class WhatMoves {
 
     private Moves moves(NurserySnapshot now, NurserySnapshot then) {
         List<Layer> live = layers.findByPhaseInOrderById(Reprojection.LIVE);
-        Map<Long, List<LayerEvent>> journals = new HashMap<>();
-        events.findByLayerIdInOrderById(live.stream().map(Layer::id).toList())
-                .forEach(row -> journals.computeIfAbsent(row.layerId, id -> new ArrayList<>())
-                        .add(codec.event(row)));
+        Map<Long, List<LayerEvent>> journals = this.journals.of(live);
         List<Move> moves = new ArrayList<>();
         for (Layer layer : live) {
             LayerState state = Projections.state(journals.getOrDefault(layer.id(), List.of()));
