@@ -11,6 +11,12 @@ export const router = createRouter({
       meta: { title: 'Season' },
     },
     { path: '/stock', name: 'stock', component: () => import('./stock/Stock.vue'), meta: { title: 'Stock' } },
+    {
+      path: '/stock/:id(\\d+)',
+      name: 'mother',
+      component: () => import('./stock/MotherPage.vue'),
+      meta: { title: 'Mother' },
+    },
     { path: '/bench', name: 'bench', component: () => import('./bench/Bench.vue'), meta: { title: 'Bench' } },
     {
       path: '/layers',

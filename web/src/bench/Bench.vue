@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { show, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
+import Choice from '@/shared/ui/Choice.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import RemarkList from '@/shared/ui/RemarkList.vue'
 import { POSITIONS, WOODS } from '@/shared/words'
 import StemDrawing from '@/stem/StemDrawing.vue'
+import { fromLimb } from './limbSpots'
 import RowSums from './RowSums.vue'
-import { useBench } from './useBench'
+import { useBench, type BenchRow } from './useBench'
 
 /** What do I cut, mix and wrap? */
 const route = useRoute()
@@ -19,6 +22,7 @@ const session = useSession()
 const queries = useQueryClient()
 const motherId = ref(String(route.query.mother ?? ''))
 const recipeId = ref('')
+const shootBelow = ref('yes')
 const { data: mothers } = useQuery({
   queryKey: ['mothers'],
   queryFn: () => api<Schemas['MotherView'][]>('GET', '/mothers'),
@@ -40,6 +44,7 @@ if (recipes.value?.[0]) recipeId.value = String(recipes.value[0].id)
 const { rows, preview, reason, saving, problem, isComplete, add, remove, cellError, set } = useBench(
   motherId,
   recipeId,
+  shootBelow,
 )
 const at = ref(0)
 const done = ref<string[]>([])
@@ -47,10 +52,12 @@ const table = ref<HTMLElement | null>(null)
 
 const motherOptions = computed<[string, string][]>(() => [
   ['', 'Choose a mother'],
-  ...(mothers.value ?? []).map(
-    (one) =>
-      [String(one.id), `${one.code} · ${commonName(one.speciesCode)} ${one.variety}`] as [string, string],
-  ),
+  ...(mothers.value ?? [])
+    .filter((one) => !one.retiredOn)
+    .map(
+      (one) =>
+        [String(one.id), `${one.code} · ${commonName(one.speciesCode)} ${one.variety}`] as [string, string],
+    ),
 ])
 const recipeOptions = computed<[string, string][]>(() =>
   (recipes.value ?? []).map((one) => [String(one.id), one.name] as [string, string]),
@@ -78,25 +85,40 @@ const drawing = computed<Schemas['Drawing'] | null>(() => {
 })
 const blocked = computed(() => preview.value?.remarks.some((one) => one.level === 'BLOCK') ?? false)
 const warned = computed(() => preview.value?.remarks.some((one) => one.level === 'WARN') ?? false)
-const levels: Record<string, string> = {
-  BLOCK: 'border-rust bg-rust-pale',
-  WARN: 'border-sap bg-sap-pale',
-  CAUTION: 'border-water bg-water-pale',
-  FINE: 'border-lichen bg-lichen-pale',
-}
-const levelWords: Record<string, string> = {
-  BLOCK: 'Not this one:',
-  WARN: 'Think first:',
-  CAUTION: 'Caution:',
-  FINE: 'Good:',
-}
-
 function commonName(code: string): string {
   return species.value?.find((one) => one.profile.code === code)?.profile.common ?? code
 }
 
+const { data: page } = useQuery({
+  queryKey: computed(() => ['mothers', 'page', motherId.value]),
+  queryFn: () => api<Schemas['MotherPage']>('GET', `/stock/${motherId.value}`),
+  enabled: computed(() => motherId.value !== ''),
+})
+const limbs = computed(() => (page.value?.limbs ?? []).filter((one) => !one.limb.goneOn))
+
+/** A limb on record brings its measures with it, and the first free place on it. */
+function onLimb(row: BenchRow, id: string): void {
+  const stand = limbs.value.find((one) => String(one.limb.id) === id)
+  row.limb = ''
+  if (stand) Object.assign(row, fromLimb(stand, rows.value, session.units))
+}
+// a limb is one of its mother's; one that was come with from Stock is filled in once its measures are there
+watch(motherId, () => rows.value.forEach((row) => (row.limb = '')))
+watch(
+  limbs,
+  () => {
+    const wanted = String(route.query.limb ?? '')
+    if (wanted && rows.value.length === 1 && !rows.value[0]!.limb && motherId.value === route.query.mother) {
+      onLimb(rows.value[0]!, wanted)
+    }
+  },
+  { immediate: true },
+)
+
 async function same(count: number): Promise<void> {
+  const last = rows.value.at(-1)?.limb
   add(count)
+  if (last) rows.value.slice(-count).forEach((row) => onLimb(row, last))
   await nextTick()
   table.value?.querySelector<HTMLInputElement>('[data-row]:last-of-type input')?.select()
 }
@@ -130,6 +152,15 @@ async function save(): Promise<void> {
   <div class="mt-4 grid gap-4 sm:grid-cols-2 lg:max-w-3xl">
     <PickOne v-model="motherId" label="Mother" :options="motherOptions" />
     <PickOne v-model="recipeId" label="Recipe" :options="recipeOptions" />
+    <Choice
+      v-if="motherId"
+      v-model="shootBelow"
+      label="A live leafy shoot stays below every ring?"
+      :options="[
+        ['yes', 'Yes'],
+        ['no', 'No'],
+      ]"
+    />
   </div>
   <p v-if="mothers && !mothers.length" class="panel mt-4">
     There is no mother yet.
@@ -152,6 +183,19 @@ async function save(): Promise<void> {
           @focusin="at = index"
         >
           <legend class="sr-only">Branch {{ index + 1 }}</legend>
+          <label v-if="limbs.length" class="col-span-full flex max-w-sm items-center gap-2 text-sm">
+            Limb
+            <select
+              class="input"
+              :value="row.limb"
+              @change="onLimb(row, ($event.target as HTMLSelectElement).value)"
+            >
+              <option value="">Not on record</option>
+              <option v-for="one in limbs" :key="one.limb.name" :value="String(one.limb.id)">
+                {{ one.limb.name }}: room for {{ one.more }}
+              </option>
+            </select>
+          </label>
           <label class="grid gap-1 text-sm">
             Diameter, {{ unitOf('length', session.units) }}
             <input
@@ -215,17 +259,7 @@ async function save(): Promise<void> {
         <button type="button" class="btn" @click="same(5)">Same again × 5</button>
       </div>
 
-      <ul v-if="preview" class="mt-5 grid gap-2" data-testid="remarks">
-        <li
-          v-for="one in preview.remarks"
-          :key="one.sentence"
-          class="border-l-8 p-3"
-          :class="levels[one.level]"
-          :data-level="one.level"
-        >
-          <b>{{ levelWords[one.level] }}</b> {{ one.sentence }}
-        </li>
-      </ul>
+      <RemarkList v-if="preview" class="mt-5" :remarks="preview.remarks" />
       <label v-if="warned && !blocked" class="mt-4 grid max-w-3xl gap-1">
         <span class="font-bold">Why go on all the same?</span>
         <input v-model="reason" class="input" maxlength="500" data-testid="reason" />

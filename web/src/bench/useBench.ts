@@ -5,6 +5,7 @@ import { useSession } from '@/shared/session'
 
 export interface BenchRow {
   key: number
+  limb: string
   diameter: string
   wood: string
   position: string
@@ -16,12 +17,13 @@ export interface BenchRow {
 const DRAFT = 'kg-bench-draft'
 
 /** The rows on the bench, what the core says of them, and setting them. What is typed outlives a reload. */
-export function useBench(motherId: Ref<string>, recipeId: Ref<string>) {
+export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelow: Ref<string>) {
   const session = useSession()
   const draftKey = `${DRAFT}-${session.person?.id}`
   let nextKey = 1
   const blank = (): BenchRow => ({
     key: nextKey++,
+    limb: '',
     diameter: '',
     wood: 'ONE_TWO',
     position: 'BELOW_NODE',
@@ -42,7 +44,7 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>) {
   function restore(): BenchRow[] {
     try {
       const kept = JSON.parse(localStorage.getItem(draftKey) ?? '[]') as BenchRow[]
-      if (kept.length) return kept.map((row) => ({ ...row, key: nextKey++ }))
+      if (kept.length) return kept.map((row) => ({ ...blank(), ...row, key: nextKey++ }))
     } catch {
       // a draft that can't be read is as good as none
     }
@@ -52,7 +54,9 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>) {
   const body = computed(() => ({
     motherId: Number(motherId.value),
     recipeId: Number(recipeId.value),
+    liveShootBelow: shootBelow.value === 'yes',
     rows: rows.value.map((row) => ({
+      limbId: row.limb ? Number(row.limb) : null,
       diameterMm: toSend(row.diameter, 'length', session.units),
       wood: row.wood,
       position: row.position,

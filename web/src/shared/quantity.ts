@@ -55,6 +55,12 @@ export function toSend(text: string, dimension: Dimension, units: Units): string
   return !plain || /[a-z"'°%]\s*$/i.test(plain) ? plain : `${plain} ${unitOf(dimension, units)}`
 }
 
+/** A whole number as such; anything else as it was typed, for the server to say what is wrong. */
+export function whole(text: string): number | string | null {
+  const plain = text.trim()
+  return plain === '' ? null : Number.isInteger(Number(plain)) ? Number(plain) : plain
+}
+
 function trim(value: number, digits: number): string {
   return String(Number(value.toFixed(digits)))
 }

@@ -80,6 +80,23 @@ export const WOODS: [string, string][] = [
   ['OLDER', 'Older'],
 ]
 
+export const ROOT_RUNS: [string, string][] = [
+  ['GROUND', 'in the ground'],
+  ['POT', 'in a pot'],
+]
+
+export const VIGOURS: [string, string][] = [
+  ['STRONG', 'strong'],
+  ['NORMAL', 'of normal vigour'],
+  ['WEAK', 'weak'],
+]
+
+export const RIGHTS: [string, string][] = [
+  ['FREE', 'None'],
+  ['PERMITTED', 'Protected, permission on record'],
+  ['PROTECTED', 'Protected, no permission'],
+]
+
 export const POSITIONS: [string, string][] = [
   ['BELOW_NODE', 'Below a node'],
   ['BETWEEN_NODES', 'Between nodes'],

@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { Problem, type Schemas } from '@/shared/api/client'
+import { whole } from '@/shared/quantity'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
+import { RIGHTS } from '@/shared/words'
 
 const props = defineProps<{
   mother: Schemas['MotherView'] | null
   places: Schemas['PlaceView'][]
   species: Schemas['SpeciesView'][]
 }>()
-const emit = defineEmits<{ saved: []; close: [] }>()
+const emit = defineEmits<{ saved: [mother: Schemas['MotherView']]; close: [] }>()
 const { saving, problem, send, error } = useCommand<Schemas['MotherView']>()
 
 const old = props.mother
@@ -23,7 +25,10 @@ const placeId = ref(String(old?.placeId ?? props.places[0]?.id ?? ''))
 const rootRun = ref<string>(old?.rootRun ?? 'GROUND')
 const vigour = ref<string>(old?.vigour ?? 'NORMAL')
 const sick = ref(old?.sick ? 'yes' : 'no')
+const plantedYear = ref(old?.plantedYear ? String(old.plantedYear) : '')
+const toBeCutDown = ref(old?.toBeCutDown ? 'yes' : 'no')
 const rights = ref<string>(old?.rights ?? 'FREE')
+const permission = ref(old?.permission ?? '')
 const leafyShoots = ref(String(old?.leafyShoots ?? 30))
 const note = ref(old?.note ?? '')
 const version = ref(old?.version ?? 0)
@@ -47,14 +52,17 @@ async function save(): Promise<void> {
     placeId: Number(placeId.value),
     rootRun: rootRun.value,
     vigour: vigour.value,
+    plantedYear: whole(plantedYear.value),
     sick: sick.value === 'yes',
+    toBeCutDown: toBeCutDown.value === 'yes',
     rights: rights.value,
-    leafyShoots: Number.isInteger(Number(leafyShoots.value)) ? Number(leafyShoots.value) : leafyShoots.value,
+    permission: permission.value.trim(),
+    leafyShoots: whole(leafyShoots.value),
     note: note.value.trim(),
     version: version.value,
   }
   const done = old ? await send('PUT', `/mothers/${old.id}`, body) : await send('POST', '/mothers', body)
-  if (done) emit('saved')
+  if (done) emit('saved', done)
 }
 
 /** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
@@ -74,13 +82,15 @@ async function mineCounts(): Promise<void> {
     <h2 class="text-lg">{{ old ? `Mother ${old.code}` : 'A new mother' }}</h2>
     <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
       <Field v-model="code" label="Code on its tag" :error="error('code')" />
-      <PickOne
-        v-model="speciesCode"
-        label="Species"
-        :options="speciesOptions"
-        :error="error('speciesCode')"
-      />
-      <Field v-model="variety" label="Variety" :error="error('variety')" />
+      <template v-if="!old">
+        <PickOne
+          v-model="speciesCode"
+          label="Species"
+          :options="speciesOptions"
+          :error="error('speciesCode')"
+        />
+        <Field v-model="variety" label="Variety" :error="error('variety')" />
+      </template>
       <PickOne v-model="placeId" label="Place" :options="placeOptions" :error="error('placeId')" />
       <Field
         v-model="leafyShoots"
@@ -88,6 +98,13 @@ async function mineCounts(): Promise<void> {
         inputmode="decimal"
         :error="error('leafyShoots')"
         hint="A third may stand under rings"
+      />
+      <Field
+        v-model="plantedYear"
+        label="Planted in"
+        inputmode="decimal"
+        hint="The year, if it is known"
+        :error="error('plantedYear')"
       />
     </div>
     <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
@@ -116,14 +133,21 @@ async function mineCounts(): Promise<void> {
           ['yes', 'Yes'],
         ]"
       />
-      <PickOne
-        v-model="rights"
-        label="Breeders’ rights"
+      <Choice
+        v-model="toBeCutDown"
+        label="To be cut down after?"
         :options="[
-          ['FREE', 'None'],
-          ['PERMITTED', 'Protected, permission on record'],
-          ['PROTECTED', 'Protected, no permission'],
+          ['no', 'No'],
+          ['yes', 'Yes'],
         ]"
+      />
+      <PickOne v-model="rights" label="Breeders’ rights" :options="RIGHTS" />
+      <Field
+        v-if="rights !== 'FREE'"
+        v-model="permission"
+        label="Permission"
+        hint="Its number, or who gave it and when"
+        :error="error('permission')"
       />
     </div>
     <Field v-model="note" label="Note" :error="error('note')" />

@@ -1,22 +1,25 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { capital } from '@/shared/words'
 import MotherForm from './MotherForm.vue'
+import MotherLine from './MotherLine.vue'
 
 /** Which mother? */
 const session = useSession()
 const queries = useQueryClient()
+const route = useRoute()
+const router = useRouter()
 const {
-  data: mothers,
+  data: lines,
   error,
   refetch,
 } = useQuery({
-  queryKey: ['mothers'],
-  queryFn: () => api<Schemas['MotherView'][]>('GET', '/mothers'),
+  queryKey: ['mothers', 'stock'],
+  queryFn: () => api<Schemas['MotherLine'][]>('GET', '/stock'),
 })
 const { data: places } = useQuery({
   queryKey: ['places'],
@@ -26,102 +29,86 @@ const { data: species } = useQuery({
   queryKey: ['species'],
   queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
 })
-const { data: rooms } = useQuery({
-  queryKey: ['mothers', 'rooms'],
-  queryFn: () => api<Schemas['MotherRoom'][]>('GET', '/mother-rooms'),
+const adding = ref(false)
+const wanted = computed({
+  get: () => String(route.query.q ?? ''),
+  set: (q: string) => void router.replace({ query: q ? { q } : {} }),
 })
-const editing = ref<Schemas['MotherView'] | 'new' | null>(null)
+const found = computed(() => {
+  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return (lines.value ?? []).filter((line) => {
+    const text =
+      `${line.mother.code} ${line.common} ${line.botanical} ${line.mother.variety} ${line.mother.note}`.toLowerCase()
+    return words.every((one) => text.includes(one))
+  })
+})
+const inUse = computed(() => found.value.filter((line) => !line.mother.retiredOn))
+const retired = computed(() => found.value.filter((line) => line.mother.retiredOn))
 const byPlace = computed(() =>
   (places.value ?? [])
-    .map((place) => ({ place, mothers: (mothers.value ?? []).filter((one) => one.placeId === place.id) }))
-    .filter((one) => one.mothers.length),
+    .map((place) => ({ place, lines: inUse.value.filter((line) => line.mother.placeId === place.id) }))
+    .filter((one) => one.lines.length),
 )
-const common = (code: string) =>
-  species.value?.find((one) => one.profile.code === code)?.profile.common ?? code
+const room = computed(() => inUse.value.reduce((sum, line) => sum + line.room, 0))
 
-function room(mother: Schemas['MotherView']): string {
-  if (mother.sick) return 'sick: not to be cloned'
-  if (mother.rights === 'PROTECTED') return 'protected: no permission on record'
-  const found = rooms.value?.find((one) => one.motherId === mother.id)
-  return found ? `${found.underRings} on it, room for ${found.room} more` : ''
-}
-
-function saved(): void {
-  editing.value = null
+function saved(mother: Schemas['MotherView']): void {
+  adding.value = false
   void queries.invalidateQueries()
+  void router.push({ name: 'mother', params: { id: String(mother.id) } })
 }
 </script>
 
 <template>
-  <div class="flex flex-wrap items-center justify-between gap-4">
-    <h1 class="text-2xl">Mothers</h1>
-    <button
-      v-if="session.mayRecord && places?.length"
-      class="btn btn-main"
-      data-testid="add-mother"
-      @click="editing = 'new'"
-    >
-      Add a mother
-    </button>
+  <div class="flex flex-wrap items-end justify-between gap-4">
+    <div>
+      <h1 class="text-2xl">Mothers</h1>
+      <p v-if="inUse.length" data-testid="stock-room">
+        {{ inUse.length === 1 ? 'One mother' : `${inUse.length} mothers` }} in use, with room for
+        <b>{{ room }}</b> more layers.
+      </p>
+    </div>
+    <div class="flex flex-wrap items-end gap-3">
+      <label v-if="lines && lines.length" class="grid gap-1">
+        <span class="sr-only">Find a mother</span>
+        <input v-model="wanted" class="input" type="search" placeholder="Code, species, variety" />
+      </label>
+      <button
+        v-if="session.mayRecord && places?.length"
+        class="btn btn-main"
+        data-testid="add-mother"
+        @click="adding = true"
+      >
+        Add a mother
+      </button>
+    </div>
   </div>
   <ProblemNote :problem="error" @retry="refetch()" />
+  <p v-if="!lines && !error" role="status" class="mt-4 text-muted">Fetching the mothers…</p>
   <p v-if="places && !places.length" class="panel mt-4">
     First say where things stand:
     <RouterLink class="link" :to="{ name: 'house' }">add the site and a place in House</RouterLink>.
   </p>
-  <p v-else-if="mothers && !mothers.length" class="panel mt-4">There is no mother yet. Add the first one.</p>
+  <p v-else-if="lines && !lines.length" class="panel mt-4">There is no mother yet. Add the first one.</p>
+  <p v-else-if="lines && !found.length" class="panel mt-4">No mother has “{{ wanted }}” on its tag.</p>
   <MotherForm
-    v-if="editing && places && species"
-    :key="editing === 'new' ? 'new' : editing.code"
+    v-if="adding && places && species"
     class="mt-4"
-    :mother="editing === 'new' ? null : editing"
+    :mother="null"
     :places="places"
     :species="species"
     @saved="saved"
-    @close="editing = null"
+    @close="adding = false"
   />
   <section v-for="group in byPlace" :key="group.place.name" class="mt-6">
     <h2 class="border-b-2 border-ink pb-1 text-base">{{ group.place.name }}</h2>
     <ul>
-      <li
-        v-for="mother in group.mothers"
-        :key="mother.code"
-        class="grid min-h-14 grid-cols-[5rem_1fr] items-center gap-x-3 border-b border-line py-1 sm:grid-cols-[5rem_1.2fr_1.4fr_auto]"
-      >
-        <b>{{ mother.code }}</b>
-        <span>
-          {{ capital(common(mother.speciesCode)) }}
-          <template v-if="mother.variety"> ‘{{ mother.variety }}’</template>
-          <span v-if="mother.note" class="block text-sm text-muted">{{ mother.note }}</span>
-        </span>
-        <span
-          class="col-start-2 sm:col-start-auto"
-          :class="mother.sick || mother.rights === 'PROTECTED' ? 'font-bold text-rust' : 'text-muted'"
-        >
-          {{ room(mother) }}
-        </span>
-        <span class="col-start-2 flex gap-4 sm:col-start-auto">
-          <RouterLink
-            class="link flex min-h-12 items-center"
-            :to="{ name: 'layers', query: { q: mother.code } }"
-            >Layers</RouterLink
-          >
-          <RouterLink
-            v-if="session.mayRecord && !mother.sick"
-            class="link flex min-h-12 items-center"
-            :to="{ name: 'bench', query: { mother: String(mother.id) } }"
-            >Set</RouterLink
-          >
-          <button
-            v-if="session.mayRecord"
-            class="link min-h-12"
-            :aria-label="`Edit ${mother.code}`"
-            @click="editing = mother"
-          >
-            Edit
-          </button>
-        </span>
-      </li>
+      <MotherLine v-for="line in group.lines" :key="line.mother.code" :line="line" />
     </ul>
   </section>
+  <details v-if="retired.length" class="mt-8">
+    <summary class="min-h-12 cursor-pointer font-bold">No longer used: {{ retired.length }}</summary>
+    <ul>
+      <MotherLine v-for="line in retired" :key="line.mother.code" :line="line" />
+    </ul>
+  </details>
 </template>

@@ -60,7 +60,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["rules"];
-        put: operations["save"];
+        put: operations["save_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -107,7 +107,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
+        get: operations["page_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -125,7 +125,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/limbs/{limbId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveLimb"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -148,22 +164,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/mother-rooms": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["rooms"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/v1/mothers": {
         parameters: {
             query?: never;
@@ -171,9 +171,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["mothers"];
+        get: operations["all_1"];
         put?: never;
-        post: operations["addMother"];
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -187,9 +187,89 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["mother"];
-        put: operations["saveMother"];
+        get: operations["one"];
+        put: operations["save"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/mothers/{motherId}/limbs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["limbs"];
+        put?: never;
+        post: operations["addLimb"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/mothers/{motherId}/merger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["merge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/mothers/{motherId}/relabelling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["relabel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/mothers/{motherId}/retirement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["retire"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/mothers/{motherId}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeBack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -452,6 +532,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/stock/{motherId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/weather": {
         parameters: {
             query?: never;
@@ -554,6 +666,17 @@ export interface components {
             message: string;
             value: string;
         };
+        BallOn: {
+            code: string;
+            /** Format: double */
+            diameterMm: number;
+            /** Format: double */
+            fromTipMm: number;
+            /** Format: double */
+            lengthMm: number;
+            /** Format: int32 */
+            number: number;
+        };
         Band: {
             /** @enum {string} */
             end: "TOO_EARLY" | "TOO_LATE";
@@ -600,6 +723,11 @@ export interface components {
             ceilingC: number;
             /** Format: double */
             optimumC: number;
+        };
+        Change: {
+            field: string;
+            now: string;
+            was: string;
         };
         ChangeWords: {
             /** Format: date */
@@ -675,6 +803,15 @@ export interface components {
             /** Format: double */
             topUps: number;
         };
+        Entry: {
+            by: string;
+            changes: components["schemas"]["Change"][];
+            /** @enum {string} */
+            kind: "ADDED" | "EDITED" | "RELABELLED" | "RETIRED" | "RETURNED" | "MERGED" | "TOOK_IN";
+            /** Format: date */
+            on: string;
+            reason: string;
+        };
         FirstOwnerRequest: {
             fullName: string;
             name: string;
@@ -698,6 +835,12 @@ export interface components {
             thermalDays: number;
             /** Format: date */
             topUpOn: string;
+        };
+        FreeStretch: {
+            /** Format: double */
+            fromTipMm: number;
+            /** Format: double */
+            toTipMm: number;
         };
         Frosts: {
             /** Format: date */
@@ -851,6 +994,52 @@ export interface components {
             /** Format: int32 */
             widestGapDeg: number;
         };
+        LimbStand: {
+            advice: string;
+            /** Format: double */
+            ballMm: number;
+            balls: components["schemas"]["BallOn"][];
+            /** Format: int32 */
+            ever: number;
+            faults: string[];
+            free: components["schemas"]["FreeStretch"][];
+            limb: components["schemas"]["LimbView"];
+            lines: components["schemas"]["ScoreLine"][];
+            /** Format: int32 */
+            more: number;
+            /** Format: int32 */
+            most: number;
+            /** Format: int32 */
+            points: number;
+            spots: number[];
+            suitable: boolean;
+        };
+        LimbView: {
+            /** Format: double */
+            diameterMm: number;
+            /** Format: date */
+            goneOn: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: double */
+            leanDeg: number;
+            /** Format: int32 */
+            leaves: number;
+            /** Format: double */
+            lengthMm: number;
+            /** Format: int64 */
+            motherId: number;
+            name: string;
+            /** Format: int32 */
+            nodes: number;
+            note: string;
+            shootBelow: boolean;
+            toBePruned: boolean;
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+        };
         Materials: {
             /** Format: double */
             filmCm2: number;
@@ -874,20 +1063,44 @@ export interface components {
             name: string;
             remarks: string[];
         };
-        MotherOf: {
-            code: string;
+        Merger: {
             /** Format: int64 */
-            id: number;
-            place: string;
-            variety: string;
+            into: number;
+            reason: string;
+            /** Format: int64 */
+            version: number;
         };
-        MotherRoom: {
-            /** Format: int64 */
-            motherId: number;
+        MotherLine: {
+            botanical: string;
+            common: string;
+            /** Format: int32 */
+            limbs: number;
+            mother: components["schemas"]["MotherView"];
             /** Format: int32 */
             room: number;
             /** Format: int32 */
             underRings: number;
+            why: string;
+        };
+        MotherOf: {
+            code: string;
+            /** Format: int64 */
+            id: number;
+            limb: string;
+            place: string;
+            setAs: string;
+            variety: string;
+        };
+        MotherPage: {
+            history: components["schemas"]["Entry"][];
+            limbs: components["schemas"]["LimbStand"][];
+            line: components["schemas"]["MotherLine"];
+            mergedInto: string;
+            place: string;
+            remarks: components["schemas"]["Remark"][];
+            taken: components["schemas"]["Year"][];
+            /** Format: int32 */
+            withoutLimb: number;
         };
         MotherView: {
             code: string;
@@ -895,15 +1108,23 @@ export interface components {
             id: number;
             /** Format: int32 */
             leafyShoots: number;
+            /** Format: int64 */
+            mergedInto: number;
             note: string;
+            permission: string;
             /** Format: int64 */
             placeId: number;
+            /** Format: int32 */
+            plantedYear: number;
+            /** Format: date */
+            retiredOn: string;
             /** @enum {string} */
             rights: "FREE" | "PERMITTED" | "PROTECTED";
             /** @enum {string} */
             rootRun: "GROUND" | "POT";
             sick: boolean;
             speciesCode: string;
+            toBeCutDown: boolean;
             variety: string;
             /** Format: int64 */
             version: number;
@@ -1114,11 +1335,30 @@ export interface components {
             recordedAt: string;
             verdict: components["schemas"]["JsonNode"];
         };
+        Relabelling: {
+            reason: string;
+            speciesCode: string;
+            variety: string;
+            /** Format: int64 */
+            version: number;
+        };
         Remark: {
             key: string;
             /** @enum {string} */
             level: "BLOCK" | "WARN" | "CAUTION" | "FINE";
             sentence: string;
+        };
+        Retirement: {
+            /** Format: date */
+            on: string;
+            reason: string;
+            /** Format: int64 */
+            version: number;
+        };
+        Return: {
+            reason: string;
+            /** Format: int64 */
+            version: number;
         };
         RingAndBall: {
             /** Format: double */
@@ -1199,6 +1439,8 @@ export interface components {
             leanDeg: number;
             /** Format: int32 */
             leavesBeyond: number;
+            /** Format: int64 */
+            limbId?: number;
             /** @enum {string} */
             position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
             /** @enum {string} */
@@ -1241,6 +1483,13 @@ export interface components {
             read: string[];
             rule: string;
         };
+        ScoreLine: {
+            /** @enum {string} */
+            criterion: "WOOD" | "THICKNESS" | "LEAN" | "VIGOUR" | "LEAVES" | "PRUNING";
+            /** Format: int32 */
+            points: number;
+            sentence: string;
+        };
         SeasonView: {
             /** Format: date */
             from: string;
@@ -1275,6 +1524,7 @@ export interface components {
             window: components["schemas"]["SettingWindow"];
         };
         SetRequest: {
+            liveShootBelow?: boolean;
             /** Format: int64 */
             motherId: number;
             reason?: string;
@@ -1433,6 +1683,20 @@ export interface components {
             minutes: number;
             /** Format: date */
             monday: string;
+        };
+        Year: {
+            /** Format: int32 */
+            lost: number;
+            /** Format: int32 */
+            offMother: number;
+            /** Format: int32 */
+            onMother: number;
+            /** Format: int32 */
+            released: number;
+            /** Format: int32 */
+            set: number;
+            /** Format: int32 */
+            year: number;
         };
     };
     responses: never;
@@ -1602,7 +1866,7 @@ export interface operations {
             };
         };
     };
-    save: {
+    save_1: {
         parameters: {
             query?: never;
             header: {
@@ -1706,7 +1970,7 @@ export interface operations {
             };
         };
     };
-    page: {
+    page_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1737,7 +2001,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header: {
@@ -1761,6 +2025,43 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RecordAnswer"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveLimb: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                limbId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LimbView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LimbView"];
                 };
             };
             /** @description A refusal, explained */
@@ -1807,36 +2108,7 @@ export interface operations {
             };
         };
     };
-    rooms: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["MotherRoom"][];
-                };
-            };
-            /** @description A refusal, explained */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    mothers: {
+    all_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1865,7 +2137,7 @@ export interface operations {
             };
         };
     };
-    addMother: {
+    add_1: {
         parameters: {
             query?: never;
             header: {
@@ -1900,7 +2172,7 @@ export interface operations {
             };
         };
     };
-    mother: {
+    one: {
         parameters: {
             query?: never;
             header?: never;
@@ -1931,7 +2203,7 @@ export interface operations {
             };
         };
     };
-    saveMother: {
+    save: {
         parameters: {
             query?: never;
             header: {
@@ -1945,6 +2217,222 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["MotherView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MotherView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    limbs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                motherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LimbView"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addLimb: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                motherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LimbView"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LimbView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    merge: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                motherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Merger"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MotherView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    relabel: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                motherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Relabelling"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MotherView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    retire: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                motherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Retirement"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MotherView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                motherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Return"];
             };
         };
         responses: {
@@ -2305,6 +2793,7 @@ export interface operations {
                 placeId: number;
                 recipeId: number;
                 speciesCode: string;
+                variety?: string | null;
                 wanted: number;
                 wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
             };
@@ -2712,6 +3201,66 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Moves"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MotherLine"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                motherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MotherPage"];
                 };
             };
             /** @description A refusal, explained */

@@ -43,8 +43,10 @@ import org.kindgirdle.core.look.TopUp;
 import org.kindgirdle.core.plan.Chances;
 import org.kindgirdle.core.plan.Cost;
 import org.kindgirdle.core.plan.Effort;
+import org.kindgirdle.core.plan.LikelyNumber;
 import org.kindgirdle.core.plan.Limb;
 import org.kindgirdle.core.plan.LimbLayout;
+import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.core.plan.NumbersWanted;
 import org.kindgirdle.core.plan.Prices;
 import org.kindgirdle.core.pot.HousePot;
@@ -155,6 +157,11 @@ class RefusalsTest {
                 in("limb lean", 10, x -> new Limb(18, Wood.ONE_TWO, x, Vigour.NORMAL, 8, true)),
                 in("ball from the tip", 300, x -> new LimbLayout.Ball("a", x, 85, 2, 2)),
                 in("ball length", 85, x -> new LimbLayout.Ball("a", 300, x, 2, 2)),
+                in("limb length", 900, x -> new LimbRoom.Shape(x, 10, 20)),
+                in("ball from the union", 300, x -> new LimbRoom.Standing("a", x, 85)),
+                in("length of a standing ball", 85, x -> new LimbRoom.Standing("a", 300, x)),
+                in("further ball", 85, x -> LimbRoom.of(RULES, new LimbRoom.Shape(900, 10, 20), List.of(), x)),
+                in("in time", .8, x -> new LikelyNumber.UnderWay(true, x)),
                 in("looks each", 3, x -> Effort.of(RULES, 10, false, x, 2, .8)),
                 in("top-ups each", 3, x -> Effort.of(RULES, 10, false, 3, x, .8)),
                 in("rooting", .8, x -> Effort.of(RULES, 10, false, 3, 2, x)),

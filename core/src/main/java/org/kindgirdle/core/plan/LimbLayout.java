@@ -18,7 +18,11 @@ import org.kindgirdle.core.units.Require;
 public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
 
     private static final Rule LEAST_GAP_MM = Rule.of("limb.gap");
+    /** Distances that were added and taken from one another differ by this much at most. */
+    private static final double ROUNDING_MM = 1e-6;
+
     private static final Rule LEAST_NODES = Rule.of("limb.nodes");
+    private static final Rule LEAST_LEAVES = Rule.of("limb.leaves-between");
 
     public LimbLayout {
         fromTheTip = List.copyOf(fromTheTip);
@@ -69,14 +73,14 @@ public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
         for (int i = 0; i + 1 < ordered.size(); i++) {
             Ball upper = ordered.get(i);
             double gap = ordered.get(i + 1).fromTipMm() - upper.fromTipMm() - upper.lengthMm();
-            if (gap < rules.of(LEAST_GAP_MM)) {
+            if (gap < rules.of(LEAST_GAP_MM) - ROUNDING_MM) {
                 faults.add(new Fault(Kind.TOO_CLOSE, i + 1, gap));
             }
             if (upper.nodesBelow() < rules.count(LEAST_NODES)) {
                 faults.add(new Fault(Kind.TOO_FEW_NODES, i + 1, upper.nodesBelow()));
             }
-            if (upper.leavesBelow() == 0) {
-                faults.add(new Fault(Kind.NO_LEAVES_BETWEEN, i + 1, 0));
+            if (upper.leavesBelow() < rules.count(LEAST_LEAVES)) {
+                faults.add(new Fault(Kind.NO_LEAVES_BETWEEN, i + 1, upper.leavesBelow()));
             }
         }
         return new LimbLayout(ordered, faults);

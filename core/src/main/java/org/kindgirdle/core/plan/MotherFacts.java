@@ -6,6 +6,7 @@ import org.kindgirdle.core.set.Method;
 /**
  * What is to be set on a mother, as far as it decides whether it may be.
  *
+ * @param retired no longer used as a mother
  * @param sick recorded as sick
  * @param rightsMissing under plant breeders' rights, with no permission on record
  * @param capacity with the layers that are to be set
@@ -15,6 +16,7 @@ import org.kindgirdle.core.set.Method;
 public record MotherFacts(
         SpeciesProfile species,
         Method method,
+        boolean retired,
         boolean sick,
         boolean rightsMissing,
         MotherCapacity capacity,

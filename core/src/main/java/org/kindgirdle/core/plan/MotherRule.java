@@ -14,6 +14,7 @@ import org.kindgirdle.core.verdict.Level;
  * wants a reason from the grower, a block wants the fact to change first.
  */
 public enum MotherRule {
+    RETIRED(facts -> facts.retired() ? Level.BLOCK : Level.FINE, PlanFact.RETIRED),
     SICK(facts -> facts.sick() ? Level.BLOCK : Level.FINE, PlanFact.SICK),
     RIGHTS(facts -> facts.rightsMissing() ? Level.BLOCK : Level.FINE, PlanFact.RIGHTS_MISSING),
     /** The plant starves and the pit drowns it. */
@@ -71,6 +72,7 @@ public enum MotherRule {
 
     private static @Nullable Object value(PlanFact name, MotherFacts facts) {
         return switch (name) {
+            case RETIRED -> facts.retired();
             case SICK -> facts.sick();
             case RIGHTS_MISSING -> facts.rightsMissing();
             case METHOD -> facts.method();

@@ -4,6 +4,7 @@ import org.kindgirdle.core.verdict.FactName;
 
 /** What the rules of a plan read, with where it comes from. */
 public enum PlanFact implements FactName {
+    RETIRED(Source.RECORDS),
     SICK(Source.RECORDS),
     RIGHTS_MISSING(Source.RECORDS),
     METHOD(Source.RECIPE),

@@ -49,9 +49,10 @@ class MotherRuleTest {
     }
 
     @Test
-    void sickness_and_missing_rights_block() {
+    void retirement_sickness_and_missing_rights_block() {
         SpeciesProfile species = species(true, OwnRoots.GOOD, "", "");
-        MotherFacts facts = new MotherFacts(species, Method.AIR, true, true, ROOMY, true, false);
+        MotherFacts facts = new MotherFacts(species, Method.AIR, true, true, true, ROOMY, true, false);
+        assertThat(level(MotherRule.RETIRED, facts)).isEqualTo(Level.BLOCK);
         assertThat(level(MotherRule.SICK, facts)).isEqualTo(Level.BLOCK);
         assertThat(level(MotherRule.RIGHTS, facts)).isEqualTo(Level.BLOCK);
     }
@@ -66,6 +67,7 @@ class MotherRuleTest {
         MotherFacts crowded = new MotherFacts(
                 facts.species(),
                 Method.AIR,
+                false,
                 false,
                 false,
                 new MotherCapacity(9, 4, false, HouseRules.SHIPPED),
@@ -121,7 +123,7 @@ class MotherRuleTest {
     }
 
     private static MotherFacts facts(SpeciesProfile species, Method method, boolean shootBelow, boolean buried) {
-        return new MotherFacts(species, method, false, false, ROOMY, shootBelow, buried);
+        return new MotherFacts(species, method, false, false, false, ROOMY, shootBelow, buried);
     }
 
     private static SpeciesProfile species(boolean resprouts, OwnRoots ownRoots, String regulated, String hazards) {

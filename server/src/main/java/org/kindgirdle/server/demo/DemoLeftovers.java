@@ -77,7 +77,7 @@ class DemoLeftovers {
                 School.IN_LEAF,
                 false,
                 false);
-        LayerJournal.NewLayer layer = new LayerJournal.NewLayer(mother, recipe, 1, set, at(SET_ON), "");
+        LayerJournal.NewLayer layer = new LayerJournal.NewLayer(mother, null, recipe, 1, set, at(SET_ON), "");
         List<String> codes = journal.set(id(), List.of(layer, layer, layer));
         for (String code : codes.subList(0, 2)) {
             LOOKS.forEach(day -> append(code, day, look(set, context, day)));

@@ -15,7 +15,10 @@ import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.Wound;
 import org.kindgirdle.core.set.Wrap;
 import org.kindgirdle.server.nursery.FrostsView;
+import org.kindgirdle.server.nursery.LimbView;
+import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.PlaceView;
 import org.kindgirdle.server.nursery.RecipeView;
@@ -44,6 +47,8 @@ class DemoNursery implements BeforeServing {
 
     private final BusinessClock clock;
     private final Nursery nursery;
+    private final Mothers stock;
+    private final Limbs limbs;
     private final People people;
     private final DemoSeason season;
     private final DemoLeftovers leftovers;
@@ -53,6 +58,8 @@ class DemoNursery implements BeforeServing {
     DemoNursery(
             BusinessClock clock,
             Nursery nursery,
+            Mothers stock,
+            Limbs limbs,
             People people,
             DemoSeason season,
             DemoLeftovers leftovers,
@@ -60,6 +67,8 @@ class DemoNursery implements BeforeServing {
             TransactionTemplate transaction) {
         this.clock = clock;
         this.nursery = nursery;
+        this.stock = stock;
+        this.limbs = limbs;
         this.people = people;
         this.season = season;
         this.leftovers = leftovers;
@@ -89,7 +98,7 @@ class DemoNursery implements BeforeServing {
             house();
             Map<String, Long> mothers = mothers();
             Map<String, Long> recipes = recipes();
-            season.play(mothers, recipes, TODAY);
+            season.play(mothers, limbs(mothers), recipes, TODAY);
             clock.moveTo(TODAY);
             leftovers.record(mothers, recipes, TODAY);
         } finally {
@@ -132,7 +141,7 @@ class DemoNursery implements BeforeServing {
         nursery.places().forEach(place -> places.put(place.name(), key(place.id())));
         Map<String, Long> ids = new HashMap<>();
         for (DemoPlan.MotherPlan mother : DemoPlan.MOTHERS) {
-            MotherView saved = nursery.save(new MotherView(
+            MotherView saved = stock.save(new MotherView(
                     null,
                     mother.code(),
                     mother.species(),
@@ -140,14 +149,42 @@ class DemoNursery implements BeforeServing {
                     key(places.get(mother.place())),
                     mother.rootRun(),
                     mother.vigour(),
+                    mother.plantedYear(),
                     mother.sick(),
+                    false,
                     Rights.FREE,
+                    "",
                     mother.leafyShoots(),
                     mother.note(),
+                    null,
+                    null,
                     0L));
             ids.put(saved.code(), key(saved.id()));
         }
         return ids;
+    }
+
+    private Map<String, LimbView> limbs(Map<String, Long> mothers) {
+        Map<String, LimbView> all = new HashMap<>();
+        for (DemoPlan.LimbPlan limb : DemoPlan.LIMBS) {
+            LimbView saved = limbs.save(new LimbView(
+                    null,
+                    key(mothers.get(limb.mother())),
+                    limb.name(),
+                    limb.diameterMm(),
+                    limb.wood(),
+                    limb.leanDeg(),
+                    limb.lengthMm(),
+                    limb.nodes(),
+                    limb.leaves(),
+                    limb.toBePruned(),
+                    true,
+                    limb.note(),
+                    null,
+                    0L));
+            all.put(limb.mother() + " / " + limb.name(), saved);
+        }
+        return all;
     }
 
     private Map<String, Long> recipes() {

@@ -12,6 +12,7 @@ import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.harden.HardenVerdict;
@@ -39,6 +40,7 @@ import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.journal.LayerJournal;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Component;
 
@@ -53,6 +55,12 @@ class DemoSeason {
 
     /** The last days in which nobody has been round yet, so that there is something to do. */
     private static final int IDLE_DAYS = 4;
+
+    /** Leaves enough are beyond it on every limb of the demo, with the ball counted in. */
+    private static final double ABOVE_THE_FIRST_MM = 320;
+
+    /** A ball, and the least gap to the next. */
+    private static final double A_LAYER_MM = 300;
 
     private final Snapshots snapshots;
     private final LayerJournal journal;
@@ -87,7 +95,7 @@ class DemoSeason {
         }
     }
 
-    void play(Map<String, Long> mothers, Map<String, Long> recipes, LocalDate today) {
+    void play(Map<String, Long> mothers, Map<String, LimbView> limbs, Map<String, Long> recipes, LocalDate today) {
         Random random = new Random(SEED);
         List<Sim> layers = new ArrayList<>();
         for (LocalDate day = DemoPlan.FIRST_DAY; !day.isAfter(today); day = day.plusDays(1)) {
@@ -99,6 +107,7 @@ class DemoSeason {
                             batch,
                             day,
                             Objects.requireNonNull(mothers.get(batch.mother())),
+                            limbs.get(batch.mother() + " / " + batch.limb()),
                             Objects.requireNonNull(recipes.get(batch.recipe())),
                             layers,
                             random);
@@ -125,7 +134,13 @@ class DemoSeason {
     }
 
     private void set(
-            DemoPlan.BatchPlan batch, LocalDate day, long motherId, long recipeId, List<Sim> layers, Random random) {
+            DemoPlan.BatchPlan batch,
+            LocalDate day,
+            long motherId,
+            @Nullable LimbView limb,
+            long recipeId,
+            List<Sim> layers,
+            Random random) {
         NurserySnapshot nursery = snapshots.take(day);
         LayerContext context = nursery.context(motherId, recipeId, 1);
         List<LayerJournal.NewLayer> rows = new ArrayList<>();
@@ -140,13 +155,14 @@ class DemoSeason {
                     Wood.ONE_TWO,
                     i % 2 == 0 ? Position.BELOW_NODE : Position.BETWEEN_NODES,
                     6 + random.nextInt(10),
-                    Math.round(250 + 500 * random.nextDouble()),
+                    fromUnionMm(limb, i, random),
                     batch.leanDeg(),
                     School.IN_LEAF,
                     false,
                     false);
             records.add(set);
-            rows.add(new LayerJournal.NewLayer(motherId, recipeId, 1, set, at(day), ""));
+            rows.add(new LayerJournal.NewLayer(
+                    motherId, limb == null ? null : limb.id(), recipeId, 1, set, at(day), ""));
         }
         UUID batchId = new UUID(random.nextLong(), random.nextLong());
         List<String> codes = journal.set(batchId, rows);
@@ -158,6 +174,12 @@ class DemoSeason {
             layer.wakesOn = day.plusDays(3);
             layers.add(layer);
         }
+    }
+
+    /** On a limb one under the other, from where the leaves wanted end. */
+    private static double fromUnionMm(@Nullable LimbView limb, int index, Random random) {
+        double anywhere = Math.round(250 + 500 * random.nextDouble());
+        return limb == null ? anywhere : limb.lengthMm() - ABOVE_THE_FIRST_MM - index * A_LAYER_MM;
     }
 
     /** What the propagator does at a layer on a round day. */

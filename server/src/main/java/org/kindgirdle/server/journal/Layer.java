@@ -29,6 +29,13 @@ class Layer {
     String code = "";
     UUID batchId = new UUID(0, 0);
     long motherId;
+
+    /** as it was recorded then; another one than {@code motherId} if both turned out to be the same plant */
+    long setMotherId;
+
+    @Nullable
+    Long limbId;
+
     long recipeId;
     int recipeNumber;
     LocalDate setOn = LocalDate.EPOCH;
@@ -81,11 +88,21 @@ class Layer {
 
     protected Layer() {}
 
-    Layer(int number, String code, UUID batchId, long motherId, long recipeId, int recipeNumber, LocalDate setOn) {
+    Layer(
+            int number,
+            String code,
+            UUID batchId,
+            long motherId,
+            @Nullable Long limbId,
+            long recipeId,
+            int recipeNumber,
+            LocalDate setOn) {
         this.number = number;
         this.code = code;
         this.batchId = batchId;
         this.motherId = motherId;
+        this.setMotherId = motherId;
+        this.limbId = limbId;
         this.recipeId = recipeId;
         this.recipeNumber = recipeNumber;
         this.setOn = setOn;

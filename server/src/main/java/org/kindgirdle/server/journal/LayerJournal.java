@@ -62,11 +62,18 @@ public class LayerJournal {
     /**
      * A layer to be set.
      *
+     * @param limbId that it stands on, if it is said
      * @param occurredAt when
      * @param note a remark, or the reason for going on in spite of a warning
      */
     public record NewLayer(
-            long motherId, long recipeId, int recipeNumber, LayerRecord.Set set, Instant occurredAt, String note) {}
+            long motherId,
+            @Nullable Long limbId,
+            long recipeId,
+            int recipeNumber,
+            LayerRecord.Set set,
+            Instant occurredAt,
+            String note) {}
 
     /** Sets layers. @return their codes, in order */
     @Transactional
@@ -82,7 +89,14 @@ public class LayerJournal {
             checkTime(one.occurredAt());
             LocalDate on = LocalDate.ofInstant(one.occurredAt(), clock.zone());
             Layer layer = new Layer(
-                    number, LayerCode.of(number), batchId, one.motherId(), one.recipeId(), one.recipeNumber(), on);
+                    number,
+                    LayerCode.of(number),
+                    batchId,
+                    one.motherId(),
+                    one.limbId(),
+                    one.recipeId(),
+                    one.recipeNumber(),
+                    on);
             number++;
             UUID uuid = UUID.nameUUIDFromBytes((batchId + "/" + rows.size()).getBytes());
             LayerEventRow record = row(uuid, RecordKind.SET, one.set(), one.occurredAt(), on, null, one.note());

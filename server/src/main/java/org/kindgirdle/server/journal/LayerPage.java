@@ -53,7 +53,14 @@ record LayerPage(
         Suggested suggested,
         List<RecordView> records) {
 
-    record MotherOf(long id, String code, String variety, String place) {}
+    /** @param setAs code of the mother that it was recorded on, where that turned out to be this one */
+    record MotherOf(
+            long id,
+            String code,
+            String variety,
+            String place,
+            @Nullable String setAs,
+            @Nullable String limb) {}
 
     record SpeciesOf(String code, String botanical, String common, String hazards) {}
 

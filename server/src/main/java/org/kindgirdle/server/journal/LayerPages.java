@@ -22,6 +22,7 @@ import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
@@ -41,6 +42,7 @@ class LayerPages {
     private final LayerEventRepository events;
     private final RecordCodec codec;
     private final Snapshots snapshots;
+    private final Limbs limbs;
     private final People people;
     private final CurrentPerson person;
     private final Words words;
@@ -51,6 +53,7 @@ class LayerPages {
             LayerEventRepository events,
             RecordCodec codec,
             Snapshots snapshots,
+            Limbs limbs,
             People people,
             CurrentPerson person,
             Words words,
@@ -59,6 +62,7 @@ class LayerPages {
         this.events = events;
         this.codec = codec;
         this.snapshots = snapshots;
+        this.limbs = limbs;
         this.people = people;
         this.person = person;
         this.words = words;
@@ -108,7 +112,11 @@ class LayerPages {
                         layer.motherId,
                         mother.code(),
                         mother.variety(),
-                        nursery.place(mother.placeId()).name()),
+                        nursery.place(mother.placeId()).name(),
+                        layer.setMotherId == layer.motherId
+                                ? null
+                                : nursery.mother(layer.setMotherId).code(),
+                        layer.limbId == null ? null : limbs.one(layer.limbId).name()),
                 new LayerPage.SpeciesOf(species.code(), species.botanical(), species.common(), species.hazards()),
                 new LayerPage.RecipeOf(
                         layer.recipeId, nursery.recipe(layer.recipeId).name(), layer.recipeNumber),

@@ -25,4 +25,6 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
     long countByPhaseInAndJobByGreaterThanEqual(Collection<LayerPhase> phases, LocalDate day);
 
     List<Layer> findByMotherIdOrderById(long motherId);
+
+    List<Layer> findByMotherIdAndPhaseAndLimbIdNotNullOrderById(long motherId, LayerPhase phase);
 }

@@ -24,6 +24,7 @@ import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.KnownWeather;
 import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.PlaceView;
 import org.kindgirdle.server.nursery.RecipeView;
@@ -47,11 +48,11 @@ public final class NurserySnapshot {
     private final KnownWeather weather;
     private final Map<Long, PlaceClimate> built = new ConcurrentHashMap<>();
 
-    NurserySnapshot(Nursery nursery, Climates climates, Weather known, LocalDate today) {
+    NurserySnapshot(Nursery nursery, Mothers mothers, Climates climates, Weather known, LocalDate today) {
         this.today = today;
         this.climates = climates;
         this.site = nursery.site();
-        this.mothers = byKey(nursery.mothers(), one -> key(one.id()));
+        this.mothers = byKey(mothers.all(), one -> key(one.id()));
         this.walk = nursery.places();
         this.places = byKey(walk, one -> key(one.id()));
         this.species = byKey(nursery.species(), one -> one.profile().code());
@@ -169,7 +170,7 @@ public final class NurserySnapshot {
                 .toList();
     }
 
-    /** All mothers. */
+    /** All mothers, also those that are no longer used. */
     public Collection<MotherView> mothers() {
         return mothers.values();
     }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.Weather;
+import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
@@ -19,6 +20,7 @@ public class Snapshots {
     private static final int KEPT = 8;
 
     private final Nursery nursery;
+    private final Mothers mothers;
     private final Climates climates;
     private final Weather weather;
     private final BusinessClock clock;
@@ -33,8 +35,15 @@ public class Snapshots {
 
     private record Key(UUID edition, LocalDate asOf) {}
 
-    Snapshots(Nursery nursery, Climates climates, Weather weather, BusinessClock clock, NurseryLock lock) {
+    Snapshots(
+            Nursery nursery,
+            Mothers mothers,
+            Climates climates,
+            Weather weather,
+            BusinessClock clock,
+            NurseryLock lock) {
         this.nursery = nursery;
+        this.mothers = mothers;
         this.climates = climates;
         this.weather = weather;
         this.clock = clock;
@@ -50,7 +59,7 @@ public class Snapshots {
         Key key = new Key(lock.edition(), asOf);
         NurserySnapshot known = kept.get(key);
         if (known == null) {
-            known = new NurserySnapshot(nursery, climates, weather, asOf);
+            known = new NurserySnapshot(nursery, mothers, climates, weather, asOf);
             kept.put(key, known);
         }
         return known;

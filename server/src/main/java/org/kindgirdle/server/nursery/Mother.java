@@ -7,6 +7,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
+import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
@@ -31,13 +32,28 @@ class Mother {
     @Enumerated(EnumType.STRING)
     Vigour vigour = Vigour.NORMAL;
 
+    @Nullable
+    Integer plantedYear;
+
     boolean sick;
+    boolean toBeCutDown;
 
     @Enumerated(EnumType.STRING)
     Rights rights = Rights.FREE;
 
+    /** of the holder of the rights: its number, or a letter of some day */
+    String permission = "";
+
     int leafyShoots;
     String note = "";
+
+    /** null while it is used */
+    @Nullable
+    LocalDate retiredOn;
+
+    /** the same plant under its other record, which has its layers now */
+    @Nullable
+    Long mergedInto;
 
     @Version
     long version;

@@ -25,7 +25,6 @@ public class Nursery {
     private final PlaceRepository places;
     private final SpeciesRepository species;
     private final RecipeRepository recipes;
-    private final MotherRepository mothers;
     private final NumberedVersions versions;
     private final JsonMapper json;
     private final ApplicationEventPublisher events;
@@ -36,7 +35,6 @@ public class Nursery {
             PlaceRepository places,
             SpeciesRepository species,
             RecipeRepository recipes,
-            MotherRepository mothers,
             NumberedVersions versions,
             JsonMapper json,
             ApplicationEventPublisher events,
@@ -45,7 +43,6 @@ public class Nursery {
         this.places = places;
         this.species = species;
         this.recipes = recipes;
-        this.mothers = mothers;
         this.versions = versions;
         this.json = json;
         this.events = events;
@@ -70,7 +67,7 @@ public class Nursery {
         lock.holdForChange();
         Site site = sites.findById(Site.ONLY).orElseGet(Site::fresh);
         if (sites.existsById(Site.ONLY)) {
-            checkVersion(edit.version(), site.version, edit, view(site));
+            Versions.check(edit.version(), site.version, edit, view(site));
         }
         checkZone(edit.zone());
         checkNormals(edit.minC(), edit.maxC());
@@ -105,10 +102,10 @@ public class Nursery {
                 ? Place.fresh()
                 : places.findById(edit.id()).orElseThrow(() -> ProblemException.notFound("place", edit.id()));
         if (edit.id() != null) {
-            checkVersion(edit.version(), place.version, edit, view(place));
+            Versions.check(edit.version(), place.version, edit, view(place));
         }
         places.findByName(edit.name()).filter(other -> !other.equals(place)).ifPresent(other -> {
-            throw taken("name", edit.name(), "place");
+            throw Versions.taken("name", edit.name(), "place");
         });
         if ((edit.frosts() == PlaceFrosts.OWN) != (edit.ownFrosts() != null)) {
             throw ProblemException.invalid(
@@ -160,7 +157,7 @@ public class Nursery {
                     "profile.code", edit.profile().code(), code, "The code of a species can't be changed.");
         }
         Species one = species.findById(code).orElseThrow(() -> ProblemException.notFound("species", code));
-        checkVersion(edit.version(), one.version, edit, species(code));
+        Versions.check(edit.version(), one.version, edit, species(code));
         one.profileNumber++;
         versions.add(code, one.profileNumber, edit.profile());
         species.saveAndFlush(one);
@@ -197,10 +194,10 @@ public class Nursery {
                 ? Recipe.fresh()
                 : recipes.findById(edit.id()).orElseThrow(() -> ProblemException.notFound("recipe", edit.id()));
         if (edit.id() != null) {
-            checkVersion(edit.version(), one.version, edit, view(one, versions.recipes()));
+            Versions.check(edit.version(), one.version, edit, view(one, versions.recipes()));
         }
         recipes.findByName(edit.name()).filter(other -> !other.equals(one)).ifPresent(other -> {
-            throw taken("name", edit.name(), "recipe");
+            throw Versions.taken("name", edit.name(), "recipe");
         });
         one.name = edit.name();
         one.school = edit.school();
@@ -208,59 +205,6 @@ public class Nursery {
         Recipe saved = recipes.saveAndFlush(one);
         versions.add(id(saved.id), saved.recipeNumber, edit.recipe());
         return view(saved, versions.recipes());
-    }
-
-    @Transactional(readOnly = true)
-    public List<MotherView> mothers() {
-        return mothers.findAll().stream()
-                .map(Nursery::view)
-                .sorted((a, b) -> a.code().compareTo(b.code()))
-                .toList();
-    }
-
-    @Transactional(readOnly = true)
-    public MotherView mother(long id) {
-        return view(mothers.findById(id).orElseThrow(() -> ProblemException.notFound("mother", id)));
-    }
-
-    @Transactional
-    public MotherView save(MotherView edit) {
-        lock.holdForChange();
-        Mother one = edit.id() == null
-                ? Mother.fresh()
-                : mothers.findById(edit.id()).orElseThrow(() -> ProblemException.notFound("mother", edit.id()));
-        if (edit.id() != null) {
-            checkVersion(edit.version(), one.version, edit, view(one));
-        }
-        mothers.findByCode(edit.code()).filter(other -> !other.equals(one)).ifPresent(other -> {
-            throw taken("code", edit.code(), "mother");
-        });
-        if (!species.existsById(edit.speciesCode())) {
-            throw ProblemException.invalid(
-                    "speciesCode",
-                    edit.speciesCode(),
-                    "the code of a species of the house",
-                    "There is no such species.");
-        }
-        if (!places.existsById(edit.placeId())) {
-            throw ProblemException.invalid(
-                    "placeId", edit.placeId(), "a place of the house", "There is no such place.");
-        }
-        one.code = edit.code();
-        one.speciesCode = edit.speciesCode();
-        one.variety = edit.variety();
-        one.placeId = edit.placeId();
-        one.rootRun = edit.rootRun();
-        one.vigour = edit.vigour();
-        one.sick = edit.sick();
-        one.rights = edit.rights();
-        one.leafyShoots = edit.leafyShoots();
-        one.note = edit.note();
-        MotherView saved = view(mothers.saveAndFlush(one));
-        if (edit.id() != null) {
-            events.publishEvent(new Changed("mother " + edit.code()));
-        }
-        return saved;
     }
 
     /** House rules in force, with their number. */
@@ -274,25 +218,11 @@ public class Nursery {
     public RulesView save(RulesEdit edit) {
         lock.holdForChange();
         Map.Entry<Integer, HouseRules> now = versions.rules();
-        checkVersion(edit.number(), now.getKey(), edit, RulesView.of(now.getKey(), now.getValue()));
+        Versions.check(edit.number(), now.getKey(), edit, RulesView.of(now.getKey(), now.getValue()));
         HouseRules rules = edit.on(now.getValue());
         versions.add(now.getKey() + 1, rules);
         events.publishEvent(new Changed("house rules"));
         return RulesView.of(now.getKey() + 1, rules);
-    }
-
-    private static void checkVersion(long yours, long current, Object edit, Object now) {
-        if (yours != current) {
-            throw ProblemException.stale(edit, now);
-        }
-    }
-
-    private static ProblemException taken(String field, String value, String what) {
-        return ProblemException.invalid(
-                field,
-                value,
-                "one that no other " + what + " has",
-                "Another " + what + " has the " + field + " '" + value + "' already.");
     }
 
     private static void checkZone(String zone) {
@@ -382,22 +312,6 @@ public class Nursery {
             throw new IllegalStateException("recipe " + one.name + " has no version " + one.recipeNumber);
         }
         return new RecipeView(one.id, one.name, one.school, recipe, one.recipeNumber, one.version);
-    }
-
-    private static MotherView view(Mother one) {
-        return new MotherView(
-                one.id,
-                one.code,
-                one.speciesCode,
-                one.variety,
-                one.placeId,
-                one.rootRun,
-                one.vigour,
-                one.sick,
-                one.rights,
-                one.leafyShoots,
-                one.note,
-                one.version);
     }
 
     private static long id(@Nullable Long id) {

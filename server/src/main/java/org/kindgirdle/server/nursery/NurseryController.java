@@ -93,30 +93,6 @@ class NurseryController {
         return commands.once(id, "recipe " + recipeId, known, RecipeView.class, () -> nursery.save(known));
     }
 
-    @GetMapping("/mothers")
-    List<MotherView> mothers() {
-        return nursery.mothers();
-    }
-
-    @GetMapping("/mothers/{motherId}")
-    MotherView mother(@PathVariable long motherId) {
-        return nursery.mother(motherId);
-    }
-
-    @PostMapping("/mothers")
-    @ResponseStatus(HttpStatus.CREATED)
-    MotherView addMother(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody MotherView edit) {
-        MotherView fresh = with(edit, null);
-        return commands.once(id, "mother", fresh, MotherView.class, () -> nursery.save(fresh));
-    }
-
-    @PutMapping("/mothers/{motherId}")
-    MotherView saveMother(
-            @RequestHeader("Command-Id") UUID id, @PathVariable long motherId, @Valid @RequestBody MotherView edit) {
-        MotherView known = with(edit, motherId);
-        return commands.once(id, "mother " + motherId, known, MotherView.class, () -> nursery.save(known));
-    }
-
     private static PlaceView with(PlaceView edit, @Nullable Long id) {
         return new PlaceView(
                 id,
@@ -135,21 +111,5 @@ class NurseryController {
 
     private static RecipeView with(RecipeView edit, @Nullable Long id) {
         return new RecipeView(id, edit.name(), edit.school(), edit.recipe(), edit.number(), edit.version());
-    }
-
-    private static MotherView with(MotherView edit, @Nullable Long id) {
-        return new MotherView(
-                id,
-                edit.code(),
-                edit.speciesCode(),
-                edit.variety(),
-                edit.placeId(),
-                edit.rootRun(),
-                edit.vigour(),
-                edit.sick(),
-                edit.rights(),
-                edit.leafyShoots(),
-                edit.note(),
-                edit.version());
     }
 }

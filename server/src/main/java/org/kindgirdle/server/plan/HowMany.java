@@ -23,7 +23,6 @@ import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.learn.Odds;
 import org.kindgirdle.core.plan.Chances;
 import org.kindgirdle.core.plan.Effort;
-import org.kindgirdle.core.plan.MotherCapacity;
 import org.kindgirdle.core.plan.NumbersWanted;
 import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.SettingWindows;
@@ -58,13 +57,21 @@ class HowMany {
     private final Snapshots snapshots;
     private final SpeciesCounts counts;
     private final MotherLoad loads;
+    private final MotherRemarks remarks;
     private final CurrentPerson person;
     private final PlanWords words;
 
-    HowMany(Snapshots snapshots, SpeciesCounts counts, MotherLoad loads, CurrentPerson person, PlanWords words) {
+    HowMany(
+            Snapshots snapshots,
+            SpeciesCounts counts,
+            MotherLoad loads,
+            MotherRemarks remarks,
+            CurrentPerson person,
+            PlanWords words) {
         this.snapshots = snapshots;
         this.counts = counts;
         this.loads = loads;
+        this.remarks = remarks;
         this.person = person;
         this.words = words;
     }
@@ -108,7 +115,7 @@ class HowMany {
                 visits.map(one -> one.looks().size()).orElse(0),
                 visits.map(one -> one.topUps().size()).orElse(0),
                 rooting.chances().mean());
-        List<NumbersView.Room> room = room(nursery, query.speciesCode());
+        List<NumbersView.Room> room = room(nursery, query);
         int roomTotal = room.stream().mapToInt(NumbersView.Room::room).sum();
         Format format = new Format(person.units(), today);
         return new NumbersView(
@@ -174,10 +181,12 @@ class HowMany {
                 .toList();
     }
 
-    private List<NumbersView.Room> room(NurserySnapshot nursery, String speciesCode) {
+    private List<NumbersView.Room> room(NurserySnapshot nursery, NumbersQuery query) {
         Map<Long, Long> underRings = loads.underRings();
         return nursery.mothers().stream()
-                .filter(mother -> mother.speciesCode().equals(speciesCode) && !mother.sick())
+                .filter(mother -> mother.inUse()
+                        && mother.speciesCode().equals(query.speciesCode())
+                        && query.isOf(mother.variety()))
                 .map(mother -> room(nursery, mother, underRings))
                 .sorted(Comparator.comparingInt(NumbersView.Room::room)
                         .reversed()
@@ -185,10 +194,10 @@ class HowMany {
                 .toList();
     }
 
-    private static NumbersView.Room room(NurserySnapshot nursery, MotherView mother, Map<Long, Long> underRings) {
+    private NumbersView.Room room(NurserySnapshot nursery, MotherView mother, Map<Long, Long> underRings) {
         long id = mother.id() == null ? 0 : mother.id();
         int now = Math.toIntExact(underRings.getOrDefault(id, 0L));
-        int left = new MotherCapacity(mother.leafyShoots(), now, false, nursery.rules()).room();
+        int left = remarks.room(mother, MotherRemarks.capacity(mother, now, nursery.rules()));
         return new NumbersView.Room(
                 id,
                 mother.code(),

@@ -72,6 +72,7 @@ class Season {
                         SetCounts.SetCount::speciesCode,
                         Collectors.mapping(one -> new SeasonView.SetOn(one.on(), one.layers()), Collectors.toList())));
         Map<String, Long> mothers = nursery.mothers().stream()
+                .filter(MotherView::inUse)
                 .collect(Collectors.groupingBy(MotherView::speciesCode, Collectors.counting()));
         List<SeasonView.SpeciesSeason> species = new ArrayList<>();
         for (SpeciesView one : nursery.allSpecies()) {

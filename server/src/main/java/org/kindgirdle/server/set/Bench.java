@@ -24,6 +24,7 @@ import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.plan.Remark;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
 import org.kindgirdle.server.time.BusinessClock;
@@ -58,7 +59,7 @@ class Bench {
                 .toList();
         SettingWindows windows = context.windows(
                 context.recipe().cover(), layers.get(0).factors().speed(), recipe.school(), RootStage.NONE);
-        List<SetPreview.Remark> said = remarks.of(request, mother, context, windows, setOn, nursery);
+        List<Remark> said = remarks.of(request, layers, mother, context, windows, setOn, nursery);
         return new SetPreview(
                 setOn,
                 windows.on(setOn),
@@ -91,6 +92,7 @@ class Bench {
                 request.rows().stream()
                         .map(row -> new LayerJournal.NewLayer(
                                 request.motherId(),
+                                row.limbId(),
                                 request.recipeId(),
                                 recipe.number(),
                                 record(row, recipe.school(), context),

@@ -9,6 +9,7 @@ import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.HormoneFit;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.Level;
+import org.kindgirdle.server.plan.Remark;
 
 /**
  * What setting these layers would mean.
@@ -17,8 +18,6 @@ import org.kindgirdle.core.verdict.Level;
  * @param rows in the order in which they were sent
  */
 record SetPreview(LocalDate setOn, SettingWindow window, List<Remark> remarks, List<Row> rows) {
-
-    record Remark(Level level, String key, String sentence) {}
 
     /**
      * @param ready10On the day with a tenth of the probability of ready; null beyond four years

@@ -5,26 +5,28 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.layer.LayerContext;
+import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.plan.BranchRule;
 import org.kindgirdle.core.plan.Limb;
+import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.core.plan.LimbScore;
-import org.kindgirdle.core.plan.MotherCapacity;
-import org.kindgirdle.core.plan.MotherFacts;
-import org.kindgirdle.core.plan.MotherRule;
 import org.kindgirdle.core.plan.Otherwise;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.plan.WindowClass;
-import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.nursery.LimbView;
+import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.Rights;
+import org.kindgirdle.server.plan.MotherRemarks;
+import org.kindgirdle.server.plan.Remark;
+import org.kindgirdle.server.plan.Stock;
+import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.words.Format;
 import org.kindgirdle.server.words.Phrases;
@@ -36,20 +38,34 @@ import org.springframework.stereotype.Component;
 class SetRemarks {
 
     private final MotherLoad motherLoad;
+    private final MotherRemarks motherRemarks;
+    private final Stock stock;
+    private final Limbs limbs;
     private final CurrentPerson person;
     private final Phrases phrases;
     private final PlanWords planWords;
 
-    SetRemarks(MotherLoad motherLoad, CurrentPerson person, Phrases phrases, PlanWords planWords) {
+    SetRemarks(
+            MotherLoad motherLoad,
+            MotherRemarks motherRemarks,
+            Stock stock,
+            Limbs limbs,
+            CurrentPerson person,
+            Phrases phrases,
+            PlanWords planWords) {
         this.motherLoad = motherLoad;
+        this.motherRemarks = motherRemarks;
+        this.stock = stock;
+        this.limbs = limbs;
         this.person = person;
         this.phrases = phrases;
         this.planWords = planWords;
     }
 
     /** The gravest first. */
-    List<SetPreview.Remark> of(
+    List<Remark> of(
             SetRequest request,
+            List<LayerProjection> layers,
             MotherView mother,
             LayerContext context,
             SettingWindows windows,
@@ -59,30 +75,21 @@ class SetRemarks {
         int underRings = Math.toIntExact(
                 motherLoad.underRings(request.motherId()) + request.rows().size());
         Format format = new Format(person.units(), nursery.today());
-        Map<String, String> values = new HashMap<>();
-        values.put("mother", mother.code());
-        values.put("variety", mother.variety().isBlank() ? species.common() : mother.variety());
-        values.put("species", species.common());
-        values.put("fit", species.ownRoots().name().toLowerCase(Locale.ROOT));
-        values.put("regulated", species.regulated());
-        values.put("hazards", species.hazards());
-        values.put("thin", format.lengthMm(RingAndBall.thinMm(context.rules())));
-        values.put("shoots", String.valueOf(mother.leafyShoots()));
-        values.put("count", String.valueOf(underRings));
-        MotherCapacity capacity = new MotherCapacity(mother.leafyShoots(), underRings, false, context.rules());
-        values.put("most", String.valueOf(capacity.most()));
-        values.put("leaves", String.valueOf(LimbScore.leavesWanted(context.rules())));
-        List<SetPreview.Remark> all = new ArrayList<>();
-        MotherFacts facts = new MotherFacts(
-                species, Method.AIR, mother.sick(), mother.rights() == Rights.PROTECTED, capacity, true, false);
-        for (MotherRule.Entry entry : MotherRule.check(facts)) {
-            add(all, entry.level(), entry.rule(), values);
-        }
+        Map<Long, LimbView> onMother = limbs(request);
+        boolean shootBelow = !Boolean.FALSE.equals(request.liveShootBelow())
+                && onMother.values().stream().allMatch(LimbView::shootBelow);
+        List<Remark> all = new ArrayList<>(motherRemarks.of(
+                mother, species, MotherRemarks.capacity(mother, underRings, context.rules()), shootBelow, format));
         Level level = windows.on(setOn).windowClass() == WindowClass.GOOD ? Level.FINE : Level.WARN;
-        all.add(new SetPreview.Remark(level, "WINDOW", planWords.window(windows, setOn, format)));
+        all.add(new Remark(level, "WINDOW", planWords.window(windows, setOn, format)));
         for (Otherwise way : Otherwise.of(windows, setOn, nursery.coverAtHand())) {
-            all.add(new SetPreview.Remark(Level.CAUTION, way.way().name(), planWords.otherwise(way, format)));
+            all.add(new Remark(Level.CAUTION, way.way().name(), planWords.otherwise(way, format)));
         }
+        stock.newFaults(request.motherId(), further(request, layers))
+                .forEach(fault -> all.add(new Remark(Level.WARN, "LIMB", fault)));
+        Map<String, String> values = new HashMap<>();
+        values.put("thin", format.lengthMm(RingAndBall.thinMm(context.rules())));
+        values.put("leaves", String.valueOf(LimbScore.leavesWanted(context.rules())));
         for (int i = 0; i < request.rows().size(); i++) {
             values.put("row", String.valueOf(i + 1));
             SetRequest.RowRequest row = request.rows().get(i);
@@ -92,15 +99,48 @@ class SetRemarks {
                 add(all, entry.level(), entry.rule(), values);
             }
         }
-        return all.stream()
-                .sorted(Comparator.comparing(SetPreview.Remark::level))
-                .toList();
+        return all.stream().sorted(Comparator.comparing(Remark::level)).toList();
     }
 
-    private void add(List<SetPreview.Remark> all, Level level, Enum<?> rule, Map<String, String> values) {
+    /** The limbs of the rows, by id. */
+    private Map<Long, LimbView> limbs(SetRequest request) {
+        Map<Long, LimbView> all = new HashMap<>();
+        for (int i = 0; i < request.rows().size(); i++) {
+            Long id = request.rows().get(i).limbId();
+            if (id != null && !all.containsKey(id)) {
+                LimbView limb = limbs.one(id);
+                if (limb.motherId() != request.motherId() || !limb.stands()) {
+                    throw ProblemException.invalid(
+                            "rows[" + i + "].limbId",
+                            limb.name(),
+                            "a limb that stands on this mother",
+                            limb.stands() ? "This limb is on another mother." : "This limb is gone.");
+                }
+                all.put(id, limb);
+            }
+        }
+        return all;
+    }
+
+    /** The balls that the rows would add, by limb. */
+    private static Map<Long, List<LimbRoom.Standing>> further(SetRequest request, List<LayerProjection> layers) {
+        Map<Long, List<LimbRoom.Standing>> further = new HashMap<>();
+        for (int i = 0; i < layers.size(); i++) {
+            Long id = request.rows().get(i).limbId();
+            if (id != null) {
+                further.computeIfAbsent(id, limb -> new ArrayList<>())
+                        .add(new LimbRoom.Standing(
+                                "row " + (i + 1),
+                                request.rows().get(i).fromUnionMm(),
+                                layers.get(i).ball().ballLengthMm()));
+            }
+        }
+        return further;
+    }
+
+    private void add(List<Remark> all, Level level, Enum<?> rule, Map<String, String> values) {
         if (level != Level.FINE) {
-            all.add(new SetPreview.Remark(
-                    level, rule.name(), phrases.say("plan." + level + "." + rule.name(), values)));
+            all.add(new Remark(level, rule.name(), phrases.say("plan." + level + "." + rule.name(), values)));
         }
     }
 }

@@ -15,6 +15,7 @@ import org.kindgirdle.server.problem.Within;
  * Layers to be set on one mother with one recipe, or to be reckoned before that.
  *
  * @param setOn today if left out
+ * @param liveShootBelow whether the mother keeps a live leafy shoot below every ring; yes, if it is left out
  * @param reason why to go on in spite of warnings
  */
 record SetRequest(
@@ -22,6 +23,7 @@ record SetRequest(
         @NotNull @Within(low = 1, high = 1e12) Long recipeId,
         @Nullable LocalDate setOn,
         @Nullable @Size(max = 500) String reason,
+        @Nullable Boolean liveShootBelow,
 
         @NotNull @Size(min = 1, max = 200, message = "must have {min} to {max} rows")
         List<@NotNull @Valid RowRequest> rows) {
@@ -29,9 +31,12 @@ record SetRequest(
     /**
      * One branch. Lengths are numbers in mm, or text with a unit.
      *
+     * @param limbId the limb of the mother, if it is on record
      * @param leavesBeyond leaves or buds on the tip side of the ring
      */
     record RowRequest(
+            @Nullable Long limbId,
+
             @NotNull @Within(low = 1, high = 200, unit = "mm")
             Double diameterMm,
 

@@ -152,7 +152,9 @@ public final class TestNursery {
                 Map.entry("rootRun", "GROUND"),
                 Map.entry("vigour", "NORMAL"),
                 Map.entry("sick", false),
+                Map.entry("toBeCutDown", false),
                 Map.entry("rights", "FREE"),
+                Map.entry("permission", ""),
                 Map.entry("leafyShoots", 60),
                 Map.entry("note", ""),
                 Map.entry("version", 0));

@@ -59,8 +59,8 @@ class BenchTest {
         Client.Answer again =
                 nursery.grower().post("/api/v1/batches", id, batch).expect(201);
         assertThat(again.body()).isEqualTo(first.body());
-        assertThat(nursery.grower().get("/api/v1/mother-rooms").body().valueStream())
-                .filteredOn(room -> room.path("motherId").asLong() == mother)
+        assertThat(nursery.grower().get("/api/v1/stock").body().valueStream())
+                .filteredOn(room -> room.at("/mother/id").asLong() == mother)
                 .singleElement()
                 .satisfies(room -> {
                     assertThat(room.path("underRings").asInt()).isEqualTo(2);

@@ -24,12 +24,15 @@ import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.BranchRule;
+import org.kindgirdle.core.plan.LimbLayout;
+import org.kindgirdle.core.plan.LimbScore;
 import org.kindgirdle.core.plan.MotherRule;
 import org.kindgirdle.core.plan.Otherwise;
 import org.kindgirdle.core.plan.WindowFact;
 import org.kindgirdle.core.plan.WindowRule;
 import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.pot.FirstMediumAdvice;
+import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.core.verdict.FactName;
 
 class PhrasesTest {
@@ -59,6 +62,10 @@ class PhrasesTest {
                         keys("plant.PlantSign.", PlantSign.values()),
                         keys("plant.Rung.", Rung.values()),
                         keys("plant.Ladder.", Ladder.values()),
+                        keys("limb.wood.", Wood.values()),
+                        keys("limb.fault.", LimbLayout.Kind.values()),
+                        Arrays.stream(LimbScore.Criterion.values())
+                                .flatMap(one -> Stream.of("limb." + one + ".1", "limb." + one + ".2")),
                         keys("otherwise.", Otherwise.Way.values()),
                         keys("medium.first.", FirstMedium.values()),
                         keys("medium.remark.", FirstMediumAdvice.Remark.Kind.values()),
@@ -66,7 +73,7 @@ class PhrasesTest {
                         keys("school.", School.values()),
                         keys("rung.", Rung.values()),
                         keys("cause.", LossCause.values()),
-                        Stream.of("SICK", "RIGHTS", "EVERY_SHOOT_BURIED", "NO_SHOOT_BELOW")
+                        Stream.of("RETIRED", "SICK", "RIGHTS", "EVERY_SHOOT_BURIED", "NO_SHOOT_BELOW")
                                 .map(rule -> "plan.BLOCK." + rule),
                         Arrays.stream(MotherRule.values())
                                 .filter(rule -> rule.ordinal() >= MotherRule.NO_SHOOT_BELOW.ordinal()

@@ -1,0 +1,101 @@
+package org.kindgirdle.server.nursery;
+
+import java.util.List;
+import org.kindgirdle.server.problem.ProblemException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The limbs of the mothers. One that is gone keeps its row. */
+@Service
+public class Limbs {
+
+    private final LimbRepository limbs;
+    private final MotherRepository mothers;
+
+    Limbs(LimbRepository limbs, MotherRepository mothers) {
+        this.limbs = limbs;
+        this.mothers = mothers;
+    }
+
+    /** Of one mother, also those that are gone, by name. */
+    @Transactional(readOnly = true)
+    public List<LimbView> of(long motherId) {
+        return limbs.findByMotherIdOrderByNameAsc(motherId).stream()
+                .map(Limbs::view)
+                .toList();
+    }
+
+    /** Of all mothers. */
+    @Transactional(readOnly = true)
+    public List<LimbView> all() {
+        return limbs.findAll().stream().map(Limbs::view).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public LimbView one(long id) {
+        return view(found(id));
+    }
+
+    @Transactional
+    public LimbView save(LimbView edit) {
+        Limb one = edit.id() == null ? Limb.fresh() : found(edit.id());
+        if (edit.id() != null) {
+            Versions.check(edit.version(), one.version, edit, view(one));
+        }
+        long motherId = edit.id() == null ? edit.motherId() : one.motherId;
+        if (!mothers.existsById(motherId)) {
+            throw ProblemException.notFound("mother", motherId);
+        }
+        limbs.findByMotherIdAndName(motherId, edit.name().strip())
+                .filter(other -> !other.equals(one))
+                .ifPresent(other -> {
+                    throw Versions.taken("name", edit.name(), "limb of this mother");
+                });
+        one.motherId = motherId;
+        one.name = edit.name().strip();
+        one.diameterMm = edit.diameterMm();
+        one.wood = edit.wood();
+        one.leanDeg = edit.leanDeg();
+        one.lengthMm = edit.lengthMm();
+        one.nodes = edit.nodes();
+        one.leaves = edit.leaves();
+        one.toBePruned = edit.toBePruned();
+        one.shootBelow = edit.shootBelow();
+        one.note = edit.note();
+        one.goneOn = edit.goneOn();
+        return view(limbs.saveAndFlush(one));
+    }
+
+    /** To the record that a mother was merged into; a name that is taken there says where it came from. */
+    void move(long from, String fromCode, long to) {
+        for (Limb one : limbs.findByMotherIdOrderByNameAsc(from)) {
+            if (limbs.findByMotherIdAndName(to, one.name).isPresent()) {
+                one.name = one.name + " (" + fromCode + ")";
+            }
+            one.motherId = to;
+            limbs.saveAndFlush(one);
+        }
+    }
+
+    private Limb found(long id) {
+        return limbs.findById(id).orElseThrow(() -> ProblemException.notFound("limb", id));
+    }
+
+    private static LimbView view(Limb one) {
+        return new LimbView(
+                one.id,
+                one.motherId,
+                one.name,
+                one.diameterMm,
+                one.wood,
+                one.leanDeg,
+                one.lengthMm,
+                one.nodes,
+                one.leaves,
+                one.toBePruned,
+                one.shootBelow,
+                one.note,
+                one.goneOn,
+                one.version);
+    }
+}

@@ -1,0 +1,64 @@
+package org.kindgirdle.server.plan;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.kindgirdle.core.plan.LimbLayout;
+import org.kindgirdle.core.plan.LimbRoom;
+import org.kindgirdle.core.plan.LimbScore;
+import org.kindgirdle.server.words.Format;
+import org.kindgirdle.server.words.Phrases;
+import org.springframework.stereotype.Service;
+
+/** Says how well a limb suits, and what is wrong with the balls on it. */
+@Service
+public class LimbWords {
+
+    private final Phrases phrases;
+
+    LimbWords(Phrases phrases) {
+        this.phrases = phrases;
+    }
+
+    String line(LimbScore score, LimbScore.Line line, Format format) {
+        Map<String, String> values = new HashMap<>();
+        values.put("wood", phrases.say("limb.wood." + score.limb().wood()));
+        values.put("diameter", format.lengthMm(score.limb().diameterMm()));
+        values.put("lean", Math.round(score.limb().leanDeg()) + "°");
+        values.put("leaves", String.valueOf(score.limb().leavesBeyond()));
+        return phrases.say("limb." + line.criterion() + "." + line.points(), values);
+    }
+
+    /** What it is good for. */
+    String advice(LimbScore score, LimbRoom room, boolean stands, boolean best) {
+        if (!stands) {
+            return phrases.say("limb.advice.gone");
+        }
+        if (room.more() == 0) {
+            return phrases.say(room.layout().fromTheTip().isEmpty() ? "limb.advice.noRoom" : "limb.advice.full");
+        }
+        Map<String, String> more = Map.of("more", String.valueOf(room.more()));
+        if (!score.isSuitable()) {
+            return phrases.say("limb.advice.against", more);
+        }
+        return phrases.say(best ? "limb.advice.best" : "limb.advice.good", more);
+    }
+
+    /** What is wrong between the balls of a limb, in the order of their numbers. */
+    public List<String> faults(LimbLayout layout, String limb, Format format) {
+        return layout.faults().stream()
+                .map(fault -> fault(layout, fault, limb, format))
+                .toList();
+    }
+
+    private String fault(LimbLayout layout, LimbLayout.Fault fault, String limb, Format format) {
+        return phrases.say(
+                "limb.fault." + fault.kind(),
+                Map.of(
+                        "limb", limb,
+                        "upper", layout.fromTheTip().get(fault.upper() - 1).code(),
+                        "lower", layout.fromTheTip().get(fault.upper()).code(),
+                        "mm", format.lengthMm(Math.max(0, fault.measured())),
+                        "count", String.valueOf(Math.round(fault.measured()))));
+    }
+}

@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { api, type Schemas } from '@/shared/api/client'
+import { dayText } from '@/shared/dates'
+import { useSession } from '@/shared/session'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import RemarkList from '@/shared/ui/RemarkList.vue'
+import { capital, ROOT_RUNS, VIGOURS, word } from '@/shared/words'
+import LimbForm from './LimbForm.vue'
+import LimbPicture from './LimbPicture.vue'
+import LimbTable from './LimbTable.vue'
+import MotherChange, { type Change } from './MotherChange.vue'
+import MotherForm from './MotherForm.vue'
+import MotherHistory from './MotherHistory.vue'
+import TakenTable from './TakenTable.vue'
+import { useMother } from './useMother'
+
+/** May this one give more layers, and from which limb? */
+const route = useRoute()
+const session = useSession()
+const id = computed(() => String(route.params.id))
+const { page, loadError, reload, changed } = useMother(id)
+const { data: places } = useQuery({
+  queryKey: ['places'],
+  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
+})
+const { data: species } = useQuery({
+  queryKey: ['species'],
+  queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
+})
+const doing = ref<'' | 'edit' | 'limb' | Change>('')
+const editedLimb = ref<Schemas['LimbStand'] | null>(null)
+const chosen = ref('')
+const mother = computed(() => page.value?.line.mother)
+const limbs = computed(() => page.value?.limbs ?? [])
+const shown = computed(() => limbs.value.find((one) => one.limb.name === chosen.value) ?? limbs.value[0])
+const age = computed(() => {
+  const planted = mother.value?.plantedYear
+  if (!planted) return ''
+  const years = Number(session.today.slice(0, 4)) - planted
+  return years <= 0 ? 'planted this year' : years === 1 ? 'a year old' : `${years} years old`
+})
+
+function edit(limb: Schemas['LimbStand'] | null): void {
+  editedLimb.value = limb
+  doing.value = 'limb'
+}
+
+function done(): void {
+  doing.value = ''
+  void changed()
+}
+</script>
+
+<template>
+  <template v-if="!page || !mother">
+    <h1 class="text-2xl">A mother</h1>
+    <p v-if="!loadError" role="status" class="text-muted">Fetching it…</p>
+    <template v-else>
+      <ProblemNote :problem="loadError" class="mt-3" @retry="reload()" />
+      <RouterLink class="link mt-3 inline-flex min-h-12 items-center" :to="{ name: 'stock' }"
+        >All mothers</RouterLink
+      >
+    </template>
+  </template>
+  <template v-else>
+    <RouterLink class="link inline-flex min-h-10 items-center" :to="{ name: 'stock' }"
+      >All mothers</RouterLink
+    >
+    <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+      <div>
+        <h1 class="text-4xl">{{ mother.code }}</h1>
+        <p class="text-lg">
+          {{ capital(page.line.common) }}<template v-if="mother.variety"> ‘{{ mother.variety }}’</template>,
+          {{ page.place }}
+        </p>
+      </div>
+      <div v-if="session.mayRecord" class="flex flex-wrap gap-2">
+        <RouterLink v-if="page.line.room" class="btn btn-main" :to="{ name: 'bench', query: { mother: id } }"
+          >Set layers on it</RouterLink
+        >
+        <button class="btn" @click="doing = 'edit'">Edit</button>
+        <button v-if="!mother.retiredOn" class="btn" data-testid="relabel" @click="doing = 'relabelling'">
+          It is another variety
+        </button>
+        <button v-if="!mother.mergedInto" class="btn" data-testid="merge" @click="doing = 'merger'">
+          Merge
+        </button>
+        <button v-if="!mother.retiredOn" class="btn" data-testid="retire" @click="doing = 'retirement'">
+          Retire
+        </button>
+        <button v-else-if="!mother.mergedInto" class="btn" data-testid="return" @click="doing = 'return'">
+          Use it again
+        </button>
+      </div>
+    </div>
+    <p
+      class="mt-3 border-l-8 p-3 text-lg font-bold"
+      :class="page.line.room ? 'border-lichen bg-lichen-pale' : 'border-rust bg-rust-pale'"
+      data-testid="room"
+    >
+      {{ page.line.why }}
+      <template v-if="page.mergedInto">
+        It is the same plant as
+        <RouterLink class="link" :to="{ name: 'mother', params: { id: String(mother.mergedInto) } }">{{
+          page.mergedInto
+        }}</RouterLink>, which has its limbs and layers.
+      </template>
+    </p>
+    <RemarkList class="mt-2" :remarks="page.remarks" />
+    <p class="mt-3 text-muted" data-testid="facts">
+      {{ capital(word(ROOT_RUNS, mother.rootRun)) }}, {{ word(VIGOURS, mother.vigour)
+      }}<template v-if="age">, {{ age }}</template
+      >. {{ mother.leafyShoots }} leafy shoots<template v-if="mother.toBeCutDown">, to be cut down</template>.
+      <template v-if="mother.permission">Permission: {{ mother.permission }}. </template>
+      <template v-if="mother.note">{{ mother.note }}</template>
+    </p>
+    <MotherForm
+      v-if="doing === 'edit' && places && species"
+      class="mt-4"
+      :mother="mother"
+      :places="places"
+      :species="species"
+      @saved="done"
+      @close="doing = ''"
+    />
+    <MotherChange
+      v-else-if="doing && doing !== 'edit' && doing !== 'limb' && species"
+      :key="doing"
+      class="mt-4"
+      :page="page"
+      :change="doing"
+      :species="species"
+      @saved="done"
+      @close="doing = ''"
+    />
+
+    <div class="mt-8 flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-1">
+      <h2 class="text-xl">Which limb?</h2>
+      <button v-if="session.mayRecord" class="btn" data-testid="add-limb" @click="edit(null)">
+        Add a limb
+      </button>
+    </div>
+    <LimbForm
+      v-if="doing === 'limb'"
+      :key="editedLimb?.limb.name ?? ''"
+      class="mt-4"
+      :mother-id="id"
+      :limb="editedLimb?.limb ?? null"
+      @saved="done"
+      @close="doing = ''"
+    />
+    <p v-if="!limbs.length" class="panel mt-4">
+      No limb is on record. Add those that you think of layering: each is weighed line by line, and shows
+      where on it the next ball may stand.
+    </p>
+    <template v-else>
+      <LimbTable
+        class="mt-3"
+        :limbs="limbs"
+        :chosen="shown?.limb.name ?? ''"
+        :may-record="session.mayRecord"
+        @choose="chosen = $event"
+        @edit="edit"
+      />
+      <LimbPicture v-if="shown" class="mt-6" :stand="shown" />
+    </template>
+    <p v-if="page.withoutLimb" class="mt-3 text-muted">
+      {{ page.withoutLimb === 1 ? 'One layer stands' : `${page.withoutLimb} layers stand` }} on it with no
+      limb named.
+    </p>
+
+    <div class="mt-8 grid gap-8 lg:grid-cols-2">
+      <TakenTable :taken="page.taken" :code="mother.code" />
+      <MotherHistory :history="page.history" />
+    </div>
+    <p class="eyebrow mt-6">As of {{ dayText(session.today, '') }}.</p>
+  </template>
+</template>
