@@ -15,7 +15,7 @@ export const router = createRouter({
       path: '/stock/:id(\\d+)',
       name: 'mother',
       component: () => import('./stock/MotherPage.vue'),
-      meta: { title: 'Mother' },
+      meta: { title: 'Mother', under: 'stock' },
     },
     { path: '/bench', name: 'bench', component: () => import('./bench/Bench.vue'), meta: { title: 'Bench' } },
     {
@@ -28,7 +28,7 @@ export const router = createRouter({
       path: '/layers/:code',
       name: 'layer',
       component: () => import('./layers/LayerPage.vue'),
-      meta: { title: 'Layer' },
+      meta: { title: 'Layer', under: 'layers' },
     },
     { path: '/house', name: 'house', component: () => import('./house/House.vue'), meta: { title: 'House' } },
     {

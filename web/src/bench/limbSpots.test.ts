@@ -4,10 +4,12 @@ import { fromLimb } from './limbSpots'
 import type { BenchRow } from './useBench'
 
 const stand = {
-  limb: { id: 4, diameterMm: 15, wood: 'ONE_TWO', leanDeg: 20, lengthMm: 1200, leaves: 40 },
+  limb: { id: 4, diameterMm: 15, wood: 'ONE_TWO', leanDeg: 20 },
+  lengthMm: 1200,
+  leaves: 40,
   ballMm: 78,
   spots: [1002, 724],
-} as Schemas['LimbStand']
+} as unknown as Schemas['LimbStand']
 const onIt = { limb: '4' } as BenchRow
 
 describe('a limb on record', () => {

@@ -1,6 +1,6 @@
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, newCommandId, Problem, type Schemas } from '@/shared/api/client'
-import { toSend } from '@/shared/quantity'
+import { number, toSend } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 
 export interface BenchRow {
@@ -71,11 +71,6 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelo
     () =>
       motherId.value !== '' && recipeId.value !== '' && rows.value.every((row) => row.diameter.trim() !== ''),
   )
-
-  // what is no number goes as it was typed, so that the answer can say what is wrong with it
-  function number(text: string): number | string {
-    return text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : text
-  }
 
   async function reckon(): Promise<void> {
     const mine = ++asked

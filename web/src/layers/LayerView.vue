@@ -86,7 +86,11 @@ function doAlso(code: string): void {
       <p class="text-muted">
         {{ capital(layer.species.common) }}
         <template v-if="layer.mother.variety"> ‘{{ layer.mother.variety }}’</template> · mother
-        {{ layer.mother.code }}, {{ layer.mother.place }} · set {{ dayText(layer.setOn, layer.asOf) }},
+        <RouterLink class="link" :to="{ name: 'mother', params: { id: String(layer.mother.id) } }">{{
+          layer.mother.code
+        }}</RouterLink><template v-if="layer.mother.limb"> ({{ layer.mother.limb }})</template
+        ><template v-if="layer.mother.setAs">, set as {{ layer.mother.setAs }}</template
+        >, {{ layer.mother.place }} · set {{ dayText(layer.setOn, layer.asOf) }},
         {{ daysBetween(layer.setOn, layer.asOf) }} days ago
       </p>
     </header>

@@ -35,7 +35,7 @@ useKeys([
 ])
 
 function isCurrent(name: string): boolean {
-  return route.name === name || (name === 'layers' && route.name === 'layer')
+  return route.name === name || route.meta.under === name
 }
 
 function find(): void {

@@ -61,6 +61,12 @@ export function whole(text: string): number | string | null {
   return plain === '' ? null : Number.isInteger(Number(plain)) ? Number(plain) : plain
 }
 
+/** A number as such; anything else as it was typed, for the server to say what is wrong. */
+export function number(text: string): number | string | null {
+  const plain = text.trim()
+  return plain === '' ? null : Number.isFinite(Number(plain)) ? Number(plain) : plain
+}
+
 function trim(value: number, digits: number): string {
   return String(Number(value.toFixed(digits)))
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { Problem, type Schemas } from '@/shared/api/client'
-import { toSend, typed, unitOf, whole } from '@/shared/quantity'
+import { number, toSend, typed, unitOf, whole } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
@@ -42,7 +42,7 @@ async function save(): Promise<void> {
     name: name.value.trim(),
     diameterMm: toSend(diameter.value, 'length', session.units) || null,
     wood: wood.value,
-    leanDeg: lean.value.trim() || null,
+    leanDeg: number(lean.value),
     lengthMm: toSend(limbLength.value, 'length', session.units) || null,
     nodes: whole(nodes.value),
     leaves: whole(leaves.value),

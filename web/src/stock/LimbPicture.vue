@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
+import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import { useWidth } from '@/shared/useWidth'
@@ -12,17 +13,17 @@ const session = useSession()
 const frame = ref<Element | null>(null)
 const width = useWidth(frame)
 const limb = computed(() => props.stand.limb)
-const scale = computed(() => limbScale(limb.value, props.stand.balls, width.value))
+const scale = computed(() => limbScale(props.stand, width.value))
 const wood = computed(() => {
   const { x, middle } = scale.value
-  const tip = halfThickness(limb.value, 0, scale.value)
-  const base = halfThickness(limb.value, limb.value.lengthMm, scale.value)
-  const end = x(limb.value.lengthMm)
+  const tip = halfThickness(props.stand, 0, scale.value)
+  const base = halfThickness(props.stand, props.stand.lengthMm, scale.value)
+  const end = x(props.stand.lengthMm)
   return `M${x(0)},${middle - tip} L${end},${middle - base} L${end},${middle + base} L${x(0)},${middle + tip} Z`
 })
 const nodes = computed(() =>
-  spread(limb.value.nodes, limb.value.lengthMm).map((mm, i) => {
-    const half = halfThickness(limb.value, mm, scale.value)
+  spread(props.stand.nodes, props.stand.lengthMm).map((mm, i) => {
+    const half = halfThickness(props.stand, mm, scale.value)
     return { x: scale.value.x(mm), half, up: i % 2 === 0 }
   }),
 )
@@ -37,7 +38,7 @@ const length = (mm: number) => show(mm, 'length', session.units)
 const ruler = computed(() => {
   const step = session.units === 'US' ? 152.4 : 200
   const marks = []
-  for (let mm = 0; mm <= limb.value.lengthMm; mm += step) {
+  for (let mm = 0; mm <= props.stand.lengthMm; mm += step) {
     marks.push({
       x: scale.value.x(mm),
       text: session.units === 'US' ? String(Math.round(mm / 25.4)) : String(Math.round(mm / 10)),
@@ -49,7 +50,7 @@ const spoken = computed(() => {
   const balls = props.stand.balls.map(
     (ball) => `${ball.number}: ${ball.code}, ${length(ball.fromTipMm)} from the tip`,
   )
-  return `${limb.value.name}, ${length(limb.value.lengthMm)} from tip to union. ${balls.length ? balls.join('; ') : 'No ball on it'}.`
+  return `${limb.value.name}, ${length(props.stand.lengthMm)} from tip to union. ${balls.length ? balls.join('; ') : 'No ball on it'}.`
 })
 </script>
 
@@ -71,7 +72,7 @@ const spoken = computed(() => {
             stroke-width="1"
           />
           <ellipse
-            v-if="limb.leaves"
+            v-if="stand.leaves"
             :cx="one.x - 4"
             :cy="one.up ? scale.middle - one.half - 7 : scale.middle + one.half + 7"
             rx="3"
@@ -82,7 +83,7 @@ const spoken = computed(() => {
         </g>
         <path :d="wood" class="fill-bark-light stroke-bark-deep" stroke-width="1" />
         <rect
-          :x="scale.x(limb.lengthMm)"
+          :x="scale.x(stand.lengthMm)"
           :y="scale.middle - 34"
           width="22"
           height="68"
@@ -135,7 +136,7 @@ const spoken = computed(() => {
         </g>
         <line
           :x1="scale.x(0)"
-          :x2="scale.x(limb.lengthMm)"
+          :x2="scale.x(stand.lengthMm)"
           :y1="scale.height - 30"
           :y2="scale.height - 30"
           class="stroke-ink"
@@ -165,6 +166,10 @@ const spoken = computed(() => {
         >.
       </li>
     </ol>
+    <p v-if="stand.cutBackOn" class="mt-1" data-testid="cut-back">
+      {{ length(stand.lengthMm) }} are left of it since the last cut on
+      {{ dayText(stand.cutBackOn, session.today) }}. When it has grown again, measure it anew.
+    </p>
     <p v-for="fault in stand.faults" :key="fault" class="mt-1 border-l-8 border-sap bg-sap-pale p-2">
       {{ fault }}
     </p>

@@ -26,7 +26,7 @@ const line = (stand: Schemas['LimbStand'], criterion: string) =>
 </script>
 
 <template>
-  <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Limbs side by side">
+  <div class="relative overflow-x-auto" tabindex="0" role="region" aria-label="Limbs side by side">
     <table class="w-full min-w-max border-collapse text-left" data-testid="limbs">
       <thead>
         <tr class="align-top">
@@ -77,8 +77,8 @@ const line = (stand: Schemas['LimbStand'], criterion: string) =>
           >
             <b>{{ one.points }}</b> of {{ one.most }}
             <p class="text-sm text-muted">
-              {{ show(one.limb.lengthMm, 'length', session.units) }} long, {{ one.limb.nodes }} nodes<template
-                v-if="one.ever"
+              {{ show(one.lengthMm, 'length', session.units) }}
+              {{ one.cutBackOn ? 'left of it' : 'long' }}, {{ one.nodes }} nodes<template v-if="one.ever"
                 >, {{ one.ever }} set on it so far</template
               >
             </p>
@@ -91,7 +91,7 @@ const line = (stand: Schemas['LimbStand'], criterion: string) =>
                   name: 'bench',
                   query: { mother: String(one.limb.motherId), limb: String(one.limb.id) },
                 }"
-                :aria-label="`Set on ${one.limb.name}`"
+                :aria-label="`Set on it: ${one.limb.name}`"
                 >Set on it</RouterLink
               >
               <button class="link min-h-12" :aria-label="`Edit ${one.limb.name}`" @click="emit('edit', one)">

@@ -13,7 +13,7 @@ const barred = computed(() => mother.value.sick || mother.value.rights === 'PROT
 
 <template>
   <li
-    class="grid grid-cols-[3.5rem_1fr] items-center gap-x-4 border-b border-line py-1 sm:grid-cols-[3.5rem_1fr_1.4fr_auto]"
+    class="grid grid-cols-[3.5rem_1fr] items-center gap-x-4 border-b border-line py-1 sm:grid-cols-[3.5rem_1fr_1.4fr_7rem]"
   >
     <span
       class="row-span-3 text-center text-2xl font-bold sm:row-span-1"
@@ -34,7 +34,7 @@ const barred = computed(() => mother.value.sick || mother.value.rights === 'PROT
       {{ line.why }}
       <span v-if="mother.note" class="block text-sm text-muted">{{ mother.note }}</span>
     </span>
-    <span class="col-start-2 flex gap-4 sm:col-start-auto">
+    <span class="col-start-2 flex gap-4 sm:col-start-auto sm:justify-end">
       <RouterLink
         class="link flex min-h-12 items-center"
         :to="{ name: 'layers', query: { q: mother.code } }"

@@ -77,24 +77,12 @@ function done(): void {
           {{ page.place }}
         </p>
       </div>
-      <div v-if="session.mayRecord" class="flex flex-wrap gap-2">
-        <RouterLink v-if="page.line.room" class="btn btn-main" :to="{ name: 'bench', query: { mother: id } }"
-          >Set layers on it</RouterLink
-        >
-        <button class="btn" @click="doing = 'edit'">Edit</button>
-        <button v-if="!mother.retiredOn" class="btn" data-testid="relabel" @click="doing = 'relabelling'">
-          It is another variety
-        </button>
-        <button v-if="!mother.mergedInto" class="btn" data-testid="merge" @click="doing = 'merger'">
-          Merge
-        </button>
-        <button v-if="!mother.retiredOn" class="btn" data-testid="retire" @click="doing = 'retirement'">
-          Retire
-        </button>
-        <button v-else-if="!mother.mergedInto" class="btn" data-testid="return" @click="doing = 'return'">
-          Use it again
-        </button>
-      </div>
+      <RouterLink
+        v-if="session.mayRecord && page.line.room"
+        class="btn btn-main"
+        :to="{ name: 'bench', query: { mother: id } }"
+        >Set layers on it</RouterLink
+      >
     </div>
     <p
       class="mt-3 border-l-8 p-3 text-lg font-bold"
@@ -117,6 +105,21 @@ function done(): void {
       <template v-if="mother.permission">Permission: {{ mother.permission }}. </template>
       <template v-if="mother.note">{{ mother.note }}</template>
     </p>
+    <div v-if="session.mayRecord" class="mt-3 flex flex-wrap gap-2">
+      <button class="btn" data-testid="edit-mother" @click="doing = 'edit'">Edit</button>
+      <button v-if="!mother.retiredOn" class="btn" data-testid="relabel" @click="doing = 'relabelling'">
+        It is another variety
+      </button>
+      <button v-if="!mother.mergedInto" class="btn" data-testid="merge" @click="doing = 'merger'">
+        Merge
+      </button>
+      <button v-if="!mother.retiredOn" class="btn" data-testid="retire" @click="doing = 'retirement'">
+        Retire
+      </button>
+      <button v-else-if="!mother.mergedInto" class="btn" data-testid="return" @click="doing = 'return'">
+        Use it again
+      </button>
+    </div>
     <MotherForm
       v-if="doing === 'edit' && places && species"
       class="mt-4"

@@ -12,12 +12,13 @@ export interface LimbScale {
 const MARGIN = 14
 /** Above the limb: numbers and codes of the balls; under it: the free places and the ruler. */
 const ABOVE = 46
-const BELOW = 74
+const BELOW = 90
 const THICKEST_MM = 90
 
-export function limbScale(limb: Schemas['LimbView'], balls: Schemas['BallOn'][], width: number): LimbScale {
-  const perMm = (width - 2 * MARGIN - 26) / limb.lengthMm
-  const thick = Math.max(THICKEST_MM, limb.diameterMm, ...balls.map((ball) => ball.diameterMm)) * perMm
+export function limbScale(stand: Schemas['LimbStand'], width: number): LimbScale {
+  const perMm = (width - 2 * MARGIN - 26) / stand.lengthMm
+  const thick =
+    Math.max(THICKEST_MM, stand.limb.diameterMm, ...stand.balls.map((ball) => ball.diameterMm)) * perMm
   return {
     perMm,
     left: MARGIN,
@@ -28,9 +29,9 @@ export function limbScale(limb: Schemas['LimbView'], balls: Schemas['BallOn'][],
 }
 
 /** Half the limb's thickness there, in pixels: it tapers to a third at the tip, and never thinner than it can be seen. */
-export function halfThickness(limb: Schemas['LimbView'], fromTipMm: number, scale: LimbScale): number {
-  const share = fromTipMm / limb.lengthMm
-  return Math.max(1.2, (limb.diameterMm * (1 / 3 + (2 / 3) * share) * scale.perMm) / 2)
+export function halfThickness(stand: Schemas['LimbStand'], fromTipMm: number, scale: LimbScale): number {
+  const share = fromTipMm / stand.lengthMm
+  return Math.max(1.2, (stand.limb.diameterMm * (1 / 3 + (2 / 3) * share) * scale.perMm) / 2)
 }
 
 /** Evenly spread places along the limb, mm from its tip. */

@@ -999,16 +999,24 @@ export interface components {
             /** Format: double */
             ballMm: number;
             balls: components["schemas"]["BallOn"][];
+            /** Format: date */
+            cutBackOn: string;
             /** Format: int32 */
             ever: number;
             faults: string[];
             free: components["schemas"]["FreeStretch"][];
+            /** Format: int32 */
+            leaves: number;
+            /** Format: double */
+            lengthMm: number;
             limb: components["schemas"]["LimbView"];
             lines: components["schemas"]["ScoreLine"][];
             /** Format: int32 */
             more: number;
             /** Format: int32 */
             most: number;
+            /** Format: int32 */
+            nodes: number;
             /** Format: int32 */
             points: number;
             spots: number[];
@@ -1027,6 +1035,8 @@ export interface components {
             leaves: number;
             /** Format: double */
             lengthMm: number;
+            /** Format: date */
+            measuredOn: string;
             /** Format: int64 */
             motherId: number;
             name: string;

@@ -20,6 +20,7 @@ create table limb (
     to_be_pruned boolean not null,
     shoot_below boolean not null,
     note varchar(500) not null,
+    measured_on date not null,
     gone_on date,
     version bigint not null,
     constraint limb_name unique (mother_id, name),

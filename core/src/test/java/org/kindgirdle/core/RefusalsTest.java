@@ -159,6 +159,7 @@ class RefusalsTest {
                 in("ball length", 85, x -> new LimbLayout.Ball("a", 300, x, 2, 2)),
                 in("limb length", 900, x -> new LimbRoom.Shape(x, 10, 20)),
                 in("ball from the union", 300, x -> new LimbRoom.Standing("a", x, 85)),
+                in("cut from the union", 300, x -> new LimbRoom.Shape(900, 10, 20).cutBelow(RULES, x)),
                 in("length of a standing ball", 85, x -> new LimbRoom.Standing("a", 300, x)),
                 in("further ball", 85, x -> LimbRoom.of(RULES, new LimbRoom.Shape(900, 10, 20), List.of(), x)),
                 in("in time", .8, x -> new LikelyNumber.UnderWay(true, x)),

@@ -55,7 +55,7 @@ class FirstDayTest {
             visit.pick("Species", "medlar");
             visit.field("Leafy shoots").fill("30");
             visit.tap("save-mother");
-            assertThat(visit.page().getByText("M-1")).isVisible();
+            assertThat(visit.heading("M-1")).isVisible();
             visit.open("/bench");
             visit.pick("Mother", "M-1");
             visit.field("Diameter").fill("16");

@@ -145,7 +145,7 @@ class HouseTest {
             visit.pick("Species", "witch hazel");
             visit.field("Leafy shoots").fill("40");
             visit.tap("save-mother");
-            assertThat(visit.page().getByText("WH-01")).isVisible();
+            assertThat(visit.heading("WH-01")).isVisible();
 
             visit.open("/bench");
             visit.pick("Mother", "WH-01");

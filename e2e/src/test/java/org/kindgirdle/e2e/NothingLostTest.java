@@ -131,7 +131,8 @@ class NothingLostTest {
         try (Visit other = Visit.desk(application).signedInAs("maren")) {
             for (Visit one : List.of(visit, other)) {
                 one.open("/stock");
-                one.button("Edit FJ-02").click();
+                one.page().getByText("FJ-02").click();
+                one.tap("edit-mother");
             }
             other.field("Note").fill("moved nearer the door");
             other.tap("save-mother");

@@ -39,6 +39,8 @@ class ViewsTest {
         "/layers/222-22, 222-22",
         "/season, Season",
         "/stock, Mothers",
+        "/stock/1, QU-01",
+        "/stock/7, LQ-02",
         "/house, House",
     })
     void aViewIsSoundAtADeskAndOnAPhone(String path, String title) {
@@ -76,6 +78,11 @@ class ViewsTest {
         desk.open("/stock");
         desk.tap("add-mother");
         assertThat(desk.axe()).isEmpty();
+        desk.open("/stock/10");
+        for (String form : new String[] {"edit-mother", "relabel", "merge", "retire", "add-limb"}) {
+            desk.tap(form);
+            assertThat(desk.axe()).as(form).isEmpty();
+        }
         desk.openLayer("WJY-PD");
         for (String button : new String[] {"Top up", "Ring again", "Other work", "Sever", "Lost"}) {
             desk.button(button).click();

@@ -43,6 +43,18 @@ public record LimbRoom(LimbLayout layout, List<Stretch> free, int more, double g
             Require.within("leaves", leaves, 0, 5000);
         }
 
+        /**
+         * What is left of it when it was cut where a ball stood: the saw goes in below the ball, and all beyond it is
+         * gone.
+         *
+         * @param fromUnionMm of that ball, 0 to 20 000 mm
+         */
+        public Shape cutBelow(HouseRules rules, double fromUnionMm) {
+            Require.within("fromUnionMm", fromUnionMm, 0, 20_000);
+            double left = Math.max(LEAST_MM, Math.min(lengthMm, fromUnionMm - rules.of(STUB_MM)));
+            return new Shape(left, nodesOn(left), leavesOn(left));
+        }
+
         /** Whole nodes on a stretch, 0 or more. */
         int nodesOn(double mm) {
             return (int) Math.floor(nodes * Math.max(0, mm) / lengthMm + WHOLE);
@@ -58,6 +70,9 @@ public record LimbRoom(LimbLayout layout, List<Stretch> free, int more, double g
             return count == 0 ? 0 : spread == 0 ? Double.POSITIVE_INFINITY : count * lengthMm / spread;
         }
     }
+
+    /** A limb that was cut at the union has a stump of this length: no room, and no length of nothing. */
+    private static final double LEAST_MM = 1;
 
     /** A count that misses a whole number by less than this is that number: it was made by dividing. */
     private static final double WHOLE = 1e-9;

@@ -56,6 +56,14 @@ class LimbRoomTest {
     }
 
     @Test
+    void what_was_cut_off_with_a_layer_is_gone_with_its_nodes_and_leaves() {
+        assertThat(LIMB.cutBelow(RULES, 620)).isEqualTo(new LimbRoom.Shape(600, 10, 10));
+        assertThat(LIMB.cutBelow(RULES, 620).cutBelow(RULES, 900)).isEqualTo(new LimbRoom.Shape(600, 10, 10));
+        assertThat(LimbRoom.of(RULES, LIMB.cutBelow(RULES, 0), List.of(), BALL).more())
+                .isZero();
+    }
+
+    @Test
     void balls_too_close_are_named_by_number_from_the_tip() {
         LimbRoom room = LimbRoom.of(
                 RULES,

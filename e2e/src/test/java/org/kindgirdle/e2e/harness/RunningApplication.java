@@ -24,6 +24,9 @@ public final class RunningApplication implements AutoCloseable {
     private static final HttpClient HTTP = HttpClient.newHttpClient();
     private static @Nullable RunningApplication shared;
 
+    /** The demo's database on its first day: playing the seasons takes longer than reading them back. */
+    private static @Nullable Path firstDay;
+
     private final MariaDbServer database = MariaDbServer.start();
     private final int port = MariaDbServer.freePort();
     private final boolean demo;
@@ -38,20 +41,34 @@ public final class RunningApplication implements AutoCloseable {
             throw new UncheckedIOException(e);
         }
         Runtime.getRuntime().addShutdownHook(new Thread(this::kill));
+        if (demo && firstDay != null) {
+            database.fillFrom(firstDay);
+        }
         start();
     }
 
     /** The demo nursery, for tests that leave its clock alone. */
     public static synchronized RunningApplication sharedDemo() {
         if (shared == null) {
-            shared = new RunningApplication(true);
+            shared = demo();
         }
         return shared;
     }
 
     /** A demo nursery of one's own: its clock may be moved, and it may be killed. */
-    public static RunningApplication demo() {
-        return new RunningApplication(true);
+    public static synchronized RunningApplication demo() {
+        RunningApplication application = new RunningApplication(true);
+        if (firstDay == null) {
+            try {
+                Path dump = Files.createTempFile("kg-demo", ".sql");
+                dump.toFile().deleteOnExit();
+                application.database.dumpTo(dump);
+                firstDay = dump;
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+        return application;
     }
 
     /** A nursery with nobody and nothing in it. */

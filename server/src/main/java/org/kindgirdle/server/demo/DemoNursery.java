@@ -181,6 +181,7 @@ class DemoNursery implements BeforeServing {
                     true,
                     limb.note(),
                     null,
+                    null,
                     0L));
             all.put(limb.mother() + " / " + limb.name(), saved);
         }

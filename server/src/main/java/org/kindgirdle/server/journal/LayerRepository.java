@@ -26,5 +26,5 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     List<Layer> findByMotherIdOrderById(long motherId);
 
-    List<Layer> findByMotherIdAndPhaseAndLimbIdNotNullOrderById(long motherId, LayerPhase phase);
+    List<Layer> findByMotherIdAndPhaseNotAndLimbIdNotNullOrderById(long motherId, LayerPhase phase);
 }

@@ -1,10 +1,13 @@
 package org.kindgirdle.server.journal;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
+import org.kindgirdle.core.harden.PlantState;
+import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.plan.LimbRoom;
@@ -39,6 +42,15 @@ public class Takings {
     /** A ball on a limb, with its thickness. */
     public record BallOnLimb(LimbRoom.Standing standing, double ballDiameterMm) {}
 
+    /** A layer that was cut off a limb, and all beyond it with it. */
+    public record Cut(String code, LocalDate on, double fromUnionMm) {}
+
+    /** What stands on a limb, what was cut off it, and how many layers were ever set on it. */
+    public record OnLimb(List<BallOnLimb> balls, List<Cut> cuts, int ever) {
+
+        public static final OnLimb NOTHING = new OnLimb(List.of(), List.of(), 0);
+    }
+
     /** The newest first; what was taken back does not count. */
     public List<Year> of(long motherId) {
         return jdbc.query(
@@ -50,40 +62,42 @@ public class Takings {
                 motherId);
     }
 
-    /** The balls that stand on each limb of a mother, by the limb's id. */
+    /** By the limb's id; limbs on which nothing was set are left out. */
     @Transactional(readOnly = true)
-    public Map<Long, List<BallOnLimb>> onLimbs(long motherId, NurserySnapshot nursery) {
-        List<Layer> some = layers.findByMotherIdAndPhaseAndLimbIdNotNullOrderById(motherId, LayerPhase.ON_MOTHER);
-        Map<Long, List<BallOnLimb>> byLimb = new HashMap<>();
+    public Map<Long, OnLimb> onLimbs(long motherId, NurserySnapshot nursery) {
+        List<Layer> some = layers.findByMotherIdAndPhaseNotAndLimbIdNotNullOrderById(motherId, LayerPhase.WITHDRAWN);
         if (some.isEmpty()) {
-            return byLimb;
+            return Map.of();
         }
-        var all = journals.of(some);
-        for (Layer layer : some) {
-            LayerProjection projection = Projections.of(layer, all.getOrDefault(layer.id(), List.of()), nursery);
-            if (projection != null && layer.limbId != null) {
-                byLimb.computeIfAbsent(layer.limbId, id -> new ArrayList<>())
-                        .add(new BallOnLimb(
-                                new LimbRoom.Standing(
-                                        layer.code,
-                                        projection.state().set().fromUnionMm(),
-                                        projection.ball().ballLengthMm()),
-                                projection.ball().ballDiameterMm()));
-            }
-        }
-        return byLimb;
+        Map<Long, List<LayerEvent>> all = journals.of(some);
+        return some.stream()
+                .collect(Collectors.groupingBy(layer -> Objects.requireNonNull(layer.limbId)))
+                .entrySet()
+                .stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, limb -> onLimb(limb.getValue(), all, nursery)));
     }
 
-    /** How many layers came from each limb of a mother, by the limb's id. */
-    public Map<Long, Integer> everOnLimbs(long motherId) {
-        return jdbc
-                .queryForList(
-                        "select limb_id, count(*) n from layer where mother_id = ? and limb_id is not null"
-                                + " and phase <> 'WITHDRAWN' group by limb_id",
-                        motherId)
-                .stream()
-                .collect(Collectors.toMap(
-                        row -> ((Number) row.get("limb_id")).longValue(), row -> ((Number) row.get("n")).intValue()));
+    private static OnLimb onLimb(List<Layer> some, Map<Long, List<LayerEvent>> all, NurserySnapshot nursery) {
+        List<BallOnLimb> balls = new ArrayList<>();
+        List<Cut> cuts = new ArrayList<>();
+        for (Layer layer : some) {
+            LayerProjection projection = Projections.of(layer, all.getOrDefault(layer.id(), List.of()), nursery);
+            if (projection == null) {
+                continue;
+            }
+            double fromUnionMm = projection.state().set().fromUnionMm();
+            if (layer.phase == LayerPhase.ON_MOTHER) {
+                balls.add(new BallOnLimb(
+                        new LimbRoom.Standing(
+                                layer.code, fromUnionMm, projection.ball().ballLengthMm()),
+                        projection.ball().ballDiameterMm()));
+            }
+            PlantState plant = projection.state().plant();
+            if (plant != null) {
+                cuts.add(new Cut(layer.code, plant.severedOn(), fromUnionMm));
+            }
+        }
+        return new OnLimb(balls, cuts, some.size());
     }
 
     /** What was set under one record of a plant belongs to the other one from now on. */

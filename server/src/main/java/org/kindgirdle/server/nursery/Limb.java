@@ -35,6 +35,9 @@ class Limb {
     boolean shootBelow;
     String note = "";
 
+    /** what was cut off with layers since then is to be taken off its measures */
+    LocalDate measuredOn = LocalDate.EPOCH;
+
     /** null while it is on the mother */
     @Nullable
     LocalDate goneOn;

@@ -21,6 +21,7 @@ import org.kindgirdle.server.problem.Within;
  * @param leaves or buds on it
  * @param toBePruned whether it would come off anyway
  * @param shootBelow whether the mother keeps a live leafy shoot below it
+ * @param measuredOn when its measures were typed in last; read only
  * @param goneOn since when it is off the mother; null while it stands
  */
 public record LimbView(
@@ -43,6 +44,7 @@ public record LimbView(
         @NotNull Boolean toBePruned,
         @NotNull Boolean shootBelow,
         @NotNull @Size(max = 500) String note,
+        @Nullable LocalDate measuredOn,
         @Nullable LocalDate goneOn,
         @NotNull @Within(low = 0, high = 1e9) Long version) {
 
@@ -61,6 +63,7 @@ public record LimbView(
                 toBePruned,
                 shootBelow,
                 note,
+                measuredOn,
                 goneOn,
                 version);
     }

@@ -2,6 +2,7 @@ package org.kindgirdle.server.nursery;
 
 import java.util.List;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -11,10 +12,12 @@ public class Limbs {
 
     private final LimbRepository limbs;
     private final MotherRepository mothers;
+    private final BusinessClock clock;
 
-    Limbs(LimbRepository limbs, MotherRepository mothers) {
+    Limbs(LimbRepository limbs, MotherRepository mothers, BusinessClock clock) {
         this.limbs = limbs;
         this.mothers = mothers;
+        this.clock = clock;
     }
 
     /** Of one mother, also those that are gone, by name. */
@@ -51,6 +54,9 @@ public class Limbs {
                 .ifPresent(other -> {
                     throw Versions.taken("name", edit.name(), "limb of this mother");
                 });
+        if (edit.id() == null || isMeasured(one, edit)) {
+            one.measuredOn = clock.today();
+        }
         one.motherId = motherId;
         one.name = edit.name().strip();
         one.diameterMm = edit.diameterMm();
@@ -77,6 +83,10 @@ public class Limbs {
         }
     }
 
+    private static boolean isMeasured(Limb one, LimbView edit) {
+        return one.lengthMm != edit.lengthMm() || one.nodes != edit.nodes() || one.leaves != edit.leaves();
+    }
+
     private Limb found(long id) {
         return limbs.findById(id).orElseThrow(() -> ProblemException.notFound("limb", id));
     }
@@ -95,6 +105,7 @@ public class Limbs {
                 one.toBePruned,
                 one.shootBelow,
                 one.note,
+                one.measuredOn,
                 one.goneOn,
                 one.version);
     }

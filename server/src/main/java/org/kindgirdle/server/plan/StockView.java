@@ -1,5 +1,6 @@
 package org.kindgirdle.server.plan;
 
+import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.plan.LimbScore;
@@ -38,6 +39,8 @@ final class StockView {
     /**
      * A limb, the best first and those that are gone last.
      *
+     * @param lengthMm of what is left of it, if layers were cut off since it was measured; nodes and leaves alike
+     * @param cutBackOn when it lost the last of that; null if it is as it was measured
      * @param advice what it is good for, in a sentence
      * @param points of {@code most}
      * @param balls that stand on it, from the tip
@@ -48,6 +51,10 @@ final class StockView {
      */
     record LimbStand(
             LimbView limb,
+            double lengthMm,
+            int nodes,
+            int leaves,
+            @Nullable LocalDate cutBackOn,
             String advice,
             boolean suitable,
             int points,

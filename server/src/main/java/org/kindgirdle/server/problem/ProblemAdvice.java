@@ -4,6 +4,8 @@ import jakarta.validation.ConstraintViolation;
 import jakarta.validation.ConstraintViolationException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.MissingValueException;
@@ -38,6 +40,7 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
 @RestControllerAdvice
 class ProblemAdvice extends ResponseEntityExceptionHandler {
 
+    private static final Pattern COERCED = Pattern.compile("value \\(\"(.{1,200}?)\"\\)");
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
     @ExceptionHandler
@@ -182,12 +185,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 return missing(field);
             }
             String allowed = allowed(mismatch.getTargetType());
-            return new Violation(field, null, allowed, "is not " + allowed);
+            return new Violation(field, shown(scalar(mismatch)), allowed, "is not " + allowed);
         }
         if (json instanceof DatabindException && json.getCause() instanceof RuntimeException inner) {
             return new Violation(field, null, "", String.valueOf(inner.getMessage()));
         }
         return new Violation(field, null, "JSON", "This is not JSON: " + json.getOriginalMessage());
+    }
+
+    /** The value at which reading stopped, if it was a single one: the parser is closed by now, the text tells it. */
+    private static @Nullable Object scalar(MismatchedInputException mismatch) {
+        Matcher value = COERCED.matcher(mismatch.getOriginalMessage());
+        return value.find() ? value.group(1) : null;
     }
 
     private static Violation missing(String field) {

@@ -23,9 +23,9 @@ import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.plan.LimbStands;
 import org.kindgirdle.server.plan.MotherRemarks;
 import org.kindgirdle.server.plan.Remark;
-import org.kindgirdle.server.plan.Stock;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.words.Format;
@@ -39,7 +39,7 @@ class SetRemarks {
 
     private final MotherLoad motherLoad;
     private final MotherRemarks motherRemarks;
-    private final Stock stock;
+    private final LimbStands stands;
     private final Limbs limbs;
     private final CurrentPerson person;
     private final Phrases phrases;
@@ -48,14 +48,14 @@ class SetRemarks {
     SetRemarks(
             MotherLoad motherLoad,
             MotherRemarks motherRemarks,
-            Stock stock,
+            LimbStands stands,
             Limbs limbs,
             CurrentPerson person,
             Phrases phrases,
             PlanWords planWords) {
         this.motherLoad = motherLoad;
         this.motherRemarks = motherRemarks;
-        this.stock = stock;
+        this.stands = stands;
         this.limbs = limbs;
         this.person = person;
         this.phrases = phrases;
@@ -85,7 +85,7 @@ class SetRemarks {
         for (Otherwise way : Otherwise.of(windows, setOn, nursery.coverAtHand())) {
             all.add(new Remark(Level.CAUTION, way.way().name(), planWords.otherwise(way, format)));
         }
-        stock.newFaults(request.motherId(), further(request, layers))
+        stands.newFaults(request.motherId(), further(request, layers))
                 .forEach(fault -> all.add(new Remark(Level.WARN, "LIMB", fault)));
         Map<String, String> values = new HashMap<>();
         values.put("thin", format.lengthMm(RingAndBall.thinMm(context.rules())));
@@ -109,7 +109,7 @@ class SetRemarks {
             Long id = request.rows().get(i).limbId();
             if (id != null && !all.containsKey(id)) {
                 LimbView limb = limbs.one(id);
-                if (limb.motherId() != request.motherId() || !limb.stands()) {
+                if (!limb.motherId().equals(request.motherId()) || !limb.stands()) {
                     throw ProblemException.invalid(
                             "rows[" + i + "].limbId",
                             limb.name(),

@@ -52,6 +52,31 @@ public final class MariaDbServer implements AutoCloseable {
         return "jdbc:mariadb://127.0.0.1:" + port + "/kindgirdle";
     }
 
+    /** Writes the whole database into a file, as it stands at one moment. */
+    public void dumpTo(Path file) {
+        run(List.of(
+                "mariadb-dump",
+                "--no-defaults",
+                "--socket=" + folder.resolve("s"),
+                "--user=root",
+                "--single-transaction",
+                "--triggers",
+                "--routines",
+                "--result-file=" + file,
+                "kindgirdle"));
+    }
+
+    /** Fills the empty database from such a file. */
+    public void fillFrom(Path dump) {
+        run(List.of(
+                "mariadb",
+                "--no-defaults",
+                "--socket=" + folder.resolve("s"),
+                "--user=root",
+                "--database=kindgirdle",
+                "--execute=source " + dump));
+    }
+
     /** Empties the database, so that an application can begin anew. */
     public void empty() {
         sql("drop database kindgirdle;"

@@ -115,6 +115,31 @@ class StockTest {
     }
 
     @Test
+    void what_is_severed_takes_the_limb_beyond_it_along_until_it_is_measured_again() {
+        long limb = limb("Leader", 15, "ONE_TWO", 15, 40);
+        String code = codes(set(onLimb(limb, 620)).expect(201)).get(0);
+        nursery.record(code, Map.of("kind", "SEVERED", "details", Map.of("leavesBefore", 9, "leavesLeft", 4)))
+                .expect(201);
+        JsonNode stand = page().at("/limbs/0");
+        assertThat(stand.path("lengthMm").asDouble()).isEqualTo(600);
+        assertThat(stand.path("leaves").asInt()).isEqualTo(20);
+        assertThat(stand.path("cutBackOn").asString()).isEqualTo(TODAY.toString());
+        assertThat(stand.path("balls")).isEmpty();
+
+        nursery.clock().moveTo(TODAY.plusDays(1));
+        try {
+            ObjectNode grown = (ObjectNode) stand.path("limb").deepCopy();
+            nursery.grower()
+                    .put("/api/v1/limbs/" + limb, grown.put("lengthMm", "90 cm"))
+                    .expect(200);
+            assertThat(page().at("/limbs/0/lengthMm").asDouble()).isEqualTo(900);
+            assertThat(page().at("/limbs/0/cutBackOn").isNull()).isTrue();
+        } finally {
+            nursery.clock().moveTo(TODAY);
+        }
+    }
+
+    @Test
     void the_bench_warns_of_balls_that_crowd_one_another_and_keeps_the_reason() {
         long limb = limb("Leader", 15, "ONE_TWO", 15, 40);
         String first = codes(set(onLimb(limb, 300)).expect(201)).get(0);
@@ -360,6 +385,26 @@ class StockTest {
         TestNursery.statements();
         nursery.grower().get("/api/v1/stock").expect(200);
         assertThat(TestNursery.statements()).isLessThanOrEqualTo(9);
+    }
+
+    @Test
+    void a_limb_with_words_for_a_number_is_refused_with_what_was_typed() {
+        Map<String, Object> body = new HashMap<>(limbBody("Leader", 15, "ONE_TWO", 15, 40));
+        body.put("leaves", "many");
+        JsonNode violation = nursery.grower()
+                .post("/api/v1/mothers/" + mother + "/limbs", body)
+                .expect(400)
+                .body()
+                .at("/violations/0");
+        assertThat(violation.path("field").asString()).isEqualTo("leaves");
+        assertThat(violation.path("value").asString()).isEqualTo("many");
+        body.put("leaves", 40);
+        body.put("lengthMm", "40 m");
+        assertThat(nursery.grower()
+                        .post("/api/v1/mothers/" + mother + "/limbs", body)
+                        .expect(400)
+                        .fields())
+                .containsExactly("lengthMm");
     }
 
     private JsonNode page() {

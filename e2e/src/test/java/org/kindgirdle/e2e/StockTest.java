@@ -1,0 +1,163 @@
+package org.kindgirdle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.kindgirdle.e2e.harness.RunningApplication;
+import org.kindgirdle.e2e.harness.Visit;
+
+/** Which mother, and which limb of it? */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class StockTest {
+
+    private RunningApplication application;
+
+    @BeforeAll
+    void begin() {
+        application = RunningApplication.demo();
+    }
+
+    @AfterAll
+    void end() {
+        application.close();
+    }
+
+    @Test
+    void aMotherIsFoundAndSaysWhatItCanStillCarryAndWhy() {
+        try (Visit visit = Visit.desk(application).signedInAs("pell")) {
+            visit.open("/stock");
+            assertThat(visit.see("stock-room")).containsText("12 mothers in use, with room for 129 more layers");
+            visit.page().getByLabel("Find a mother").fill("quince pear");
+            assertThat(visit.page()
+                            .getByRole(AriaRole.LISTITEM)
+                            .filter(new Locator.FilterOptions().setHasText("Tollen Pear")))
+                    .containsText("Sick: not to be cloned");
+            visit.page().getByText("QU-03").click();
+            assertThat(visit.see("room")).containsText("Sick: not to be cloned");
+            assertThat(visit.see("remarks")).containsText("a clone carries the virus");
+            assertThat(visit.page().getByText("Set layers on it")).hasCount(0);
+        }
+    }
+
+    @Test
+    void aLimbIsAddedWeighedAndLayeredWithEveryPlaceFilledIn() {
+        try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
+            visit.open("/stock/4");
+            assertThat(visit.heading("MD-01")).isVisible();
+            visit.tap("add-limb");
+            visit.field("Name").fill("Crossing limb");
+            visit.field("Diameter").fill("5/8 in");
+            visit.field("Length").fill("1.2 m");
+            visit.field("Lean").fill("15");
+            visit.field("Nodes").fill("24");
+            visit.field("Leaves").fill("many");
+            visit.tap("save-limb");
+            assertThat(visit.see("problem")).containsText("many");
+            assertThat(visit.field("Length")).hasValue("1.2 m");
+            visit.field("Leaves").fill("40");
+            visit.radio("Yes").first().click();
+            visit.tap("save-limb");
+
+            Locator limbs = visit.see("limbs");
+            assertThat(limbs).containsText("Take this one: room for 4 more.");
+            assertThat(limbs).containsText("16 mm: between pencil and thumb");
+            assertThat(limbs).containsText("To be pruned anyway");
+            assertThat(visit.see("limb-picture")).containsText("room for 4 more");
+
+            visit.page().getByLabel("Set on it: Crossing limb").click();
+            assertThat(visit.list("Mother")).hasValue("4");
+            assertThat(visit.field("Diameter")).hasValue("15.88");
+            assertThat(visit.field("Leaves")).hasValue("4");
+            String first = visit.field("To union").inputValue();
+            visit.tap("same-again");
+            assertThat(visit.field("To union").last()).not().hasValue(first);
+            assertThat(visit.see("remarks")).not().containsText("On Crossing limb");
+            if (visit.see("reason").isVisible()) {
+                visit.see("reason").fill("wanted this year");
+            }
+            visit.tap("set");
+            assertThat(visit.see("set-done")).containsText("2 layers are set");
+
+            visit.open("/stock/4");
+            Locator picture = visit.see("limb-picture");
+            assertThat(picture).containsText("sever this one first");
+            assertThat(picture.locator("ol li")).hasCount(2);
+            assertThat(visit.see("limbs")).containsText("room for 2 more");
+            assertThat(visit.see("taken")).containsText("2026");
+        }
+    }
+
+    @Test
+    void aRingThatLeavesNoShootBelowIsWarnedOfOrRefusedBeforeItIsSaved() {
+        try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
+            visit.open("/bench?mother=7");
+            visit.field("Diameter").fill("15");
+            assertThat(visit.see("remarks")).isVisible();
+            visit.radio("No").click();
+            assertThat(visit.see("remarks").locator("[data-level=BLOCK]")).containsText("Ring higher up");
+            assertThat(visit.see("set")).isDisabled();
+            visit.radio("Yes").click();
+            assertThat(visit.see("remarks").locator("[data-level=BLOCK]")).hasCount(0);
+            assertThat(visit.see("set")).isEnabled();
+        }
+    }
+
+    @Test
+    void aMotherIsRelabelledRetiredAndUsedAgainAndKeepsItsHistory() {
+        try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
+            visit.open("/stock/12");
+            visit.tap("relabel");
+            assertThat(visit.see("what-follows")).containsText("3 layers on it, 0 in pots");
+            visit.field("Variety").fill("Ember Plume");
+            visit.tap("save-change");
+            assertThat(visit.see("problem")).containsText("reason");
+            assertThat(visit.field("Variety")).hasValue("Ember Plume");
+            visit.field("Why").fill("the flowers came red");
+            visit.tap("save-change");
+            assertThat(visit.see("history")).containsText("variety: Dusk Plume → Ember Plume");
+            assertThat(visit.see("history")).containsText("by Ivo Sandmoor: the flowers came red");
+
+            visit.tap("retire");
+            visit.field("Why").fill("too old");
+            visit.tap("save-change");
+            assertThat(visit.see("room")).containsText("Retired on 10 July");
+            visit.open("/bench");
+            assertThat(visit.list("Mother").locator("option", new Locator.LocatorOptions().setHasText("SM-01")))
+                    .hasCount(0);
+            visit.open("/stock");
+            visit.page().getByText("No longer used: 1").click();
+            visit.page().getByText("SM-01").click();
+            visit.tap("return");
+            visit.field("Why").fill("it shot again");
+            visit.tap("save-change");
+            assertThat(visit.see("room")).containsText("Room for");
+            assertThat(visit.see("history").locator("> li")).hasCount(4);
+        }
+    }
+
+    @Test
+    void twoTagsOnOnePlantBecomeOneMother() {
+        try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
+            visit.open("/stock/8");
+            assertThat(visit.heading("FJ-01")).isVisible();
+            visit.tap("merge");
+            visit.pick("The same plant as", "FJ-02");
+            visit.field("Why").fill("two tags on one plant");
+            visit.tap("save-change");
+            assertThat(visit.see("room")).containsText("It is the same plant as FJ-02");
+            visit.see("room").getByText("FJ-02").click();
+            assertThat(visit.heading("FJ-02")).isVisible();
+            assertThat(visit.see("limbs")).containsText("South limb");
+            assertThat(visit.see("history")).containsText("Took in another");
+            assertThat(visit.see("taken").locator("tbody td").first()).hasText("5");
+            assertThat(application.api("pell").get("/api/v1/stock/8").body().path("taken"))
+                    .isEmpty();
+        }
+    }
+}

@@ -1,0 +1,207 @@
+package org.kindgirdle.server.plan;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.plan.Limb;
+import org.kindgirdle.core.plan.LimbLayout;
+import org.kindgirdle.core.plan.LimbRoom;
+import org.kindgirdle.core.plan.LimbScore;
+import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.journal.Takings;
+import org.kindgirdle.server.nursery.LimbView;
+import org.kindgirdle.server.nursery.Limbs;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.words.Format;
+import org.springframework.stereotype.Service;
+
+/** How the limbs of a mother stand: what is on them, what is left of them, and where more may be set. */
+@Service
+public class LimbStands {
+
+    private final Snapshots snapshots;
+    private final Limbs limbs;
+    private final Takings takings;
+    private final LimbWords words;
+    private final CurrentPerson person;
+
+    LimbStands(Snapshots snapshots, Limbs limbs, Takings takings, LimbWords words, CurrentPerson person) {
+        this.snapshots = snapshots;
+        this.limbs = limbs;
+        this.takings = takings;
+        this.words = words;
+        this.person = person;
+    }
+
+    /**
+     * What would be wrong on the limbs of a mother if further balls were set.
+     *
+     * @param further by the limb's id; their codes are what the sentences call them
+     * @return sentences; those that were true before are left out
+     */
+    public List<String> newFaults(long motherId, Map<Long, List<LimbRoom.Standing>> further) {
+        NurserySnapshot nursery = snapshots.take();
+        Format format = new Format(person.units(), nursery.today());
+        Map<Long, Takings.OnLimb> taken = takings.onLimbs(motherId, nursery);
+        List<String> faults = new ArrayList<>();
+        for (LimbView limb : limbs.of(motherId)) {
+            List<LimbRoom.Standing> added = further.getOrDefault(Objects.requireNonNull(limb.id()), List.of());
+            if (!added.isEmpty()) {
+                Takings.OnLimb on = taken.getOrDefault(limb.id(), Takings.OnLimb.NOTHING);
+                List<LimbRoom.Standing> before = standing(on);
+                LimbRoom.Shape shape = shape(nursery.rules(), limb, on);
+                List<LimbRoom.Standing> after = new ArrayList<>(before);
+                after.addAll(added);
+                Set<String> known = new HashSet<>(words.faults(layout(nursery, shape, before), limb.name(), format));
+                words.faults(layout(nursery, shape, after), limb.name(), format).stream()
+                        .filter(fault -> !known.contains(fault))
+                        .forEach(faults::add);
+            }
+        }
+        return faults;
+    }
+
+    private static LimbLayout layout(NurserySnapshot nursery, LimbRoom.Shape limb, List<LimbRoom.Standing> standing) {
+        return LimbRoom.of(nursery.rules(), limb, standing, 1).layout();
+    }
+
+    /** Those with room first, of these the best; those that are gone last. */
+    List<StockView.LimbStand> of(NurserySnapshot nursery, MotherView mother, Format format) {
+        HouseRules rules = nursery.rules();
+        List<LimbView> all = limbs.of(Objects.requireNonNull(mother.id()));
+        if (all.isEmpty()) {
+            return List.of();
+        }
+        Map<Long, Takings.OnLimb> taken = takings.onLimbs(mother.id(), nursery);
+        boolean bridges = nursery.species(mother.speciesCode()).profile().bridgesReadily();
+        record Scored(
+                LimbView limb,
+                Takings.OnLimb on,
+                LimbRoom.Shape shape,
+                LimbScore score,
+                LimbRoom room,
+                double ballMm) {}
+        List<Scored> scored = all.stream()
+                .map(limb -> {
+                    double ballMm = RingAndBall.of(rules, limb.diameterMm(), bridges, false)
+                            .ballLengthMm();
+                    Takings.OnLimb on = taken.getOrDefault(limb.id(), Takings.OnLimb.NOTHING);
+                    LimbRoom.Shape shape = shape(rules, limb, on);
+                    return new Scored(
+                            limb,
+                            on,
+                            shape,
+                            LimbScore.of(rules, facts(limb, shape, mother)),
+                            LimbRoom.of(rules, shape, standing(on), ballMm),
+                            ballMm);
+                })
+                .sorted(Comparator.<Scored, Boolean>comparing(one -> !one.limb().stands())
+                        .thenComparing(one -> one.room().more() == 0)
+                        .thenComparing(Scored::score, LimbScore.bestFirst(rules))
+                        .thenComparing(one -> one.limb().name()))
+                .toList();
+        LimbView best = scored.stream()
+                .filter(one -> one.limb().stands()
+                        && one.room().more() > 0
+                        && one.score().isSuitable())
+                .map(Scored::limb)
+                .findFirst()
+                .orElse(null);
+        return scored.stream()
+                .map(one -> new StockView.LimbStand(
+                        one.limb(),
+                        one.shape().lengthMm(),
+                        one.shape().nodes(),
+                        one.shape().leaves(),
+                        cutBackOn(one.limb(), one.on()),
+                        words.advice(
+                                one.score(),
+                                one.room(),
+                                one.limb().stands(),
+                                one.limb().equals(best)),
+                        one.score().isSuitable(),
+                        one.score().points(),
+                        2 * LimbScore.Criterion.values().length,
+                        one.score().lines().stream()
+                                .map(line -> new StockView.ScoreLine(
+                                        line.criterion(), line.points(), words.line(one.score(), line, format)))
+                                .toList(),
+                        balls(one.room().layout(), one.on().balls()),
+                        one.ballMm(),
+                        one.room().free().stream()
+                                .map(free -> new StockView.FreeStretch(free.fromTipMm(), free.toTipMm()))
+                                .toList(),
+                        one.limb().stands() ? one.room().more() : 0,
+                        spots(one.limb(), one.shape(), one.room(), one.ballMm()),
+                        words.faults(one.room().layout(), one.limb().name(), format),
+                        one.on().ever()))
+                .toList();
+    }
+
+    private static List<LimbRoom.Standing> standing(Takings.OnLimb on) {
+        return on.balls().stream().map(Takings.BallOnLimb::standing).toList();
+    }
+
+    private static List<StockView.BallOn> balls(LimbLayout layout, List<Takings.BallOnLimb> onLimb) {
+        Map<String, Double> thick = onLimb.stream()
+                .collect(Collectors.toMap(ball -> ball.standing().code(), Takings.BallOnLimb::ballDiameterMm));
+        List<StockView.BallOn> balls = new ArrayList<>();
+        for (LimbLayout.Ball ball : layout.fromTheTip()) {
+            balls.add(new StockView.BallOn(
+                    balls.size() + 1,
+                    ball.code(),
+                    ball.fromTipMm(),
+                    ball.lengthMm(),
+                    thick.getOrDefault(ball.code(), 0.0)));
+        }
+        return balls;
+    }
+
+    /** One after the other from the tip, as it is measured on the limb: from the union to the ball. */
+    private static List<Double> spots(LimbView limb, LimbRoom.Shape shape, LimbRoom room, double ballMm) {
+        List<Double> spots = new ArrayList<>();
+        for (LimbRoom.Stretch free : limb.stands() ? room.free() : List.<LimbRoom.Stretch>of()) {
+            for (double mm = free.fromTipMm(); mm <= free.toTipMm(); mm += ballMm + room.gapMm()) {
+                spots.add(shape.lengthMm() - mm - ballMm);
+            }
+        }
+        return spots;
+    }
+
+    /** What is left of a limb: as it was measured, less what was cut off with layers since then. */
+    private static LimbRoom.Shape shape(HouseRules rules, LimbView limb, Takings.OnLimb on) {
+        LimbRoom.Shape shape = new LimbRoom.Shape(limb.lengthMm(), limb.nodes(), limb.leaves());
+        for (Takings.Cut cut : cutSince(limb, on)) {
+            shape = shape.cutBelow(rules, cut.fromUnionMm());
+        }
+        return shape;
+    }
+
+    private static @Nullable LocalDate cutBackOn(LimbView limb, Takings.OnLimb on) {
+        return cutSince(limb, on).stream()
+                .map(Takings.Cut::on)
+                .max(Comparator.naturalOrder())
+                .orElse(null);
+    }
+
+    private static List<Takings.Cut> cutSince(LimbView limb, Takings.OnLimb on) {
+        LocalDate measuredOn = Objects.requireNonNull(limb.measuredOn());
+        return on.cuts().stream().filter(cut -> !cut.on().isBefore(measuredOn)).toList();
+    }
+
+    private static Limb facts(LimbView limb, LimbRoom.Shape shape, MotherView mother) {
+        return new Limb(
+                limb.diameterMm(), limb.wood(), limb.leanDeg(), mother.vigour(), shape.leaves(), limb.toBePruned());
+    }
+}
