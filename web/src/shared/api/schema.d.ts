@@ -60,7 +60,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["rules"];
-        put: operations["save_1"];
+        put: operations["save_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -125,7 +125,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -173,7 +173,7 @@ export interface paths {
         };
         get: operations["all_1"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -188,7 +188,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one"];
-        put: operations["save"];
+        put: operations["save_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -285,7 +285,7 @@ export interface paths {
         };
         get: operations["all"];
         put?: never;
-        post: operations["add"];
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -317,6 +317,22 @@ export interface paths {
         };
         get?: never;
         put: operations["savePlace"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["prices"];
+        put: operations["save"];
         post?: never;
         delete?: never;
         options?: never;
@@ -493,7 +509,7 @@ export interface paths {
         };
         get: operations["species_1"];
         put?: never;
-        post?: never;
+        post: operations["addSpecies"];
         delete?: never;
         options?: never;
         head?: never;
@@ -532,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/species/{code}/shipped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shipped"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/stock": {
         parameters: {
             query?: never;
@@ -558,6 +590,38 @@ export interface paths {
         get: operations["page"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/targets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["open"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/targets/{targetId}/closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["close"];
         delete?: never;
         options?: never;
         head?: never;
@@ -737,6 +801,21 @@ export interface components {
         ClockView: {
             /** Format: date */
             today: string;
+        };
+        CostView: {
+            currency: string;
+            materials: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            perLayer: number;
+            /** Format: double */
+            perPlant: number;
+            /** Format: double */
+            total: number;
+            unpriced: string[];
+            /** Format: double */
+            work: number;
         };
         DayEdit: {
             /** Format: double */
@@ -1161,7 +1240,26 @@ export interface components {
             /** Format: int32 */
             steps: number;
         };
+        NumbersQuery: {
+            /** Format: date */
+            by: string;
+            /** Format: double */
+            confidence: number;
+            /** Format: double */
+            diameterMm: number;
+            /** Format: int64 */
+            placeId: number;
+            /** Format: int64 */
+            recipeId: number;
+            speciesCode: string;
+            variety: string;
+            /** Format: int32 */
+            wanted: number;
+            /** @enum {string} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+        };
         NumbersView: {
+            cost: components["schemas"]["CostView"];
             effort: components["schemas"]["EffortView"];
             /** Format: double */
             establishing: number;
@@ -1254,6 +1352,31 @@ export interface components {
             rungSince: string;
             /** Format: date */
             severedOn: string;
+        };
+        Prices: {
+            /** Format: double */
+            container: number;
+            /** Format: double */
+            filmAM2: number;
+            /** Format: double */
+            foilAM2: number;
+            /** Format: double */
+            hormoneAMl: number;
+            ingredientsALitre: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            label: number;
+            /** Format: double */
+            tie: number;
+            /** Format: double */
+            workAnHour: number;
+        };
+        PricesView: {
+            currency: string;
+            prices: components["schemas"]["Prices"];
+            /** Format: int64 */
+            version: number;
         };
         /** @description RFC 9457: what happened, and every violation by field */
         Problem: {
@@ -1635,6 +1758,8 @@ export interface components {
             set: components["schemas"]["SetOn"][];
         };
         SpeciesView: {
+            /** @enum {string} */
+            origin: "SHIPPED" | "CHANGED" | "ADDED";
             profile: components["schemas"]["SpeciesProfile"];
             /** Format: int32 */
             profileNumber: number;
@@ -1669,6 +1794,55 @@ export interface components {
             rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
             /** Format: double */
             waterMl: number;
+        };
+        TargetEdit: {
+            /** Format: date */
+            countsFrom: string;
+            name: string;
+            plants: components["schemas"]["NumbersQuery"];
+        };
+        TargetView: {
+            /** Format: date */
+            by: string;
+            common: string;
+            /** Format: double */
+            confidence: number;
+            /** Format: date */
+            countsFrom: string;
+            /** Format: double */
+            expected: number;
+            headline: string;
+            /** Format: int32 */
+            high: number;
+            /** Format: int64 */
+            id: number;
+            /** Format: date */
+            latestSetOn: string;
+            /** Format: int32 */
+            layers: number;
+            /** Format: int32 */
+            lost: number;
+            /** Format: int32 */
+            low: number;
+            /** Format: int32 */
+            more: number;
+            name: string;
+            /** Format: int32 */
+            potted: number;
+            /** Format: double */
+            reachedP: number;
+            /** Format: int32 */
+            released: number;
+            /** Format: int32 */
+            rooted: number;
+            /** Format: int32 */
+            set: number;
+            speciesCode: string;
+            variety: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: int32 */
+            wanted: number;
         };
         UnitsRequest: {
             /** @enum {string} */
@@ -1876,7 +2050,7 @@ export interface operations {
             };
         };
     };
-    save_1: {
+    save_2: {
         parameters: {
             query?: never;
             header: {
@@ -2011,7 +2185,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    add_3: {
         parameters: {
             query?: never;
             header: {
@@ -2147,7 +2321,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header: {
@@ -2213,7 +2387,7 @@ export interface operations {
             };
         };
     };
-    save: {
+    save_1: {
         parameters: {
             query?: never;
             header: {
@@ -2495,7 +2669,7 @@ export interface operations {
             };
         };
     };
-    add: {
+    add_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2616,6 +2790,70 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PlaceView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    prices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PricesView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PricesView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PricesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -3121,6 +3359,41 @@ export interface operations {
             };
         };
     };
+    addSpecies: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpeciesView"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpeciesView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     species: {
         parameters: {
             query?: never;
@@ -3224,6 +3497,37 @@ export interface operations {
             };
         };
     };
+    shipped: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpeciesProfile"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     lines: {
         parameters: {
             query?: never;
@@ -3271,6 +3575,103 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MotherPage"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TargetView"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TargetEdit"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TargetView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    close: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                targetId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TargetView"];
                 };
             };
             /** @description A refusal, explained */

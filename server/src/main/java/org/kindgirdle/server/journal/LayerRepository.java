@@ -24,7 +24,8 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     long countByPhaseInAndJobByGreaterThanEqual(Collection<LayerPhase> phases, LocalDate day);
 
-    List<Layer> findByMotherIdOrderById(long motherId);
+    List<Layer> findByMotherIdInAndSetOnGreaterThanEqualAndPhaseNot(
+            Collection<Long> mothers, LocalDate from, LayerPhase phase);
 
     List<Layer> findByMotherIdAndPhaseNotAndLimbIdNotNullOrderById(long motherId, LayerPhase phase);
 }

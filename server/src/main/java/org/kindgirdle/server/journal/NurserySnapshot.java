@@ -85,8 +85,7 @@ public final class NurserySnapshot {
     /** The same nursery with another profile of one species, to see what it would do. */
     NurserySnapshot with(SpeciesProfile other) {
         Map<String, SpeciesView> changed = new HashMap<>(species);
-        SpeciesView now = species(other.code());
-        changed.put(other.code(), new SpeciesView(other, now.profileNumber(), now.version()));
+        changed.put(other.code(), species(other.code()).with(other));
         return new NurserySnapshot(this, changed, rules);
     }
 

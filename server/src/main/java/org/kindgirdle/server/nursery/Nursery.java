@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.SpeciesProfile;
@@ -20,6 +21,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Reading and editing the master data. An edit on an old version is refused with both sides. */
 @Service
 public class Nursery {
+
+    private static final Pattern SPECIES_CODE = Pattern.compile("[A-Z][A-Z0-9]{2,11}");
 
     private final SiteRepository sites;
     private final PlaceRepository places;
@@ -136,7 +139,7 @@ public class Nursery {
     public List<SpeciesView> species() {
         Map<String, SpeciesProfile> profiles = versions.profilesInForce();
         return species.findAll().stream()
-                .map(one -> new SpeciesView(profile(profiles, one.code), one.profileNumber, one.version))
+                .map(one -> SpeciesView.of(profile(profiles, one.code), one.profileNumber, one.version))
                 .sorted((a, b) ->
                         a.profile().common().compareToIgnoreCase(b.profile().common()))
                 .toList();
@@ -145,7 +148,45 @@ public class Nursery {
     @Transactional(readOnly = true)
     public SpeciesView species(String code) {
         Species one = species.findById(code).orElseThrow(() -> ProblemException.notFound("species", code));
-        return new SpeciesView(versions.profile(code, one.profileNumber), one.profileNumber, one.version);
+        return SpeciesView.of(versions.profile(code, one.profileNumber), one.profileNumber, one.version);
+    }
+
+    /** A profile as it was shipped. */
+    SpeciesProfile shipped(String code) {
+        SpeciesProfile profile = ShippedSpecies.profile(code);
+        if (profile == null) {
+            throw ProblemException.notFound("shipped profile of", code);
+        }
+        return profile;
+    }
+
+    /** A species of the nursery's own. */
+    @Transactional
+    SpeciesView add(SpeciesView edit) {
+        lock.holdForChange();
+        String code = edit.profile().code();
+        if (!SPECIES_CODE.matcher(code).matches()) {
+            throw ProblemException.invalid(
+                    "profile.code",
+                    code,
+                    "three to twelve capitals or digits, a capital first",
+                    "Make a short code, like the first three letters of both names.");
+        }
+        for (String name : List.of(edit.profile().common(), edit.profile().botanical())) {
+            if (name.isBlank() || name.length() > 80) {
+                throw ProblemException.invalid(
+                        name.equals(edit.profile().common()) ? "profile.common" : "profile.botanical",
+                        name,
+                        "1 to 80 letters",
+                        "A species has a name that growers use and a scientific one.");
+            }
+        }
+        if (species.existsById(code)) {
+            throw Versions.taken("profile.code", code, "species");
+        }
+        species.saveAndFlush(new Species(code));
+        versions.add(code, 1, edit.profile());
+        return species(code);
     }
 
     /** A new profile makes a new number; the old ones stay. */

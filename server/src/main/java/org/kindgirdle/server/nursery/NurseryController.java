@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.server.command.CommandLedger;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -66,6 +67,18 @@ class NurseryController {
     @GetMapping("/species/{code}")
     SpeciesView species(@PathVariable String code) {
         return nursery.species(code);
+    }
+
+    /** What the reset goes back to. */
+    @GetMapping("/species/{code}/shipped")
+    SpeciesProfile shipped(@PathVariable String code) {
+        return nursery.shipped(code);
+    }
+
+    @PostMapping("/species")
+    @ResponseStatus(HttpStatus.CREATED)
+    SpeciesView addSpecies(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody SpeciesView edit) {
+        return commands.once(id, "species", edit, SpeciesView.class, () -> nursery.add(edit));
     }
 
     @PutMapping("/species/{code}")

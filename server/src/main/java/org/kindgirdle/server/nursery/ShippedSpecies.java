@@ -7,7 +7,12 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.OwnRoots;
@@ -23,6 +28,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Order(1)
 class ShippedSpecies implements BeforeServing {
 
+    private static final Map<String, SpeciesProfile> PROFILES =
+            read().stream().collect(Collectors.toUnmodifiableMap(SpeciesProfile::code, Function.identity()));
+
     private final Nursery nursery;
     private final SpeciesRepository species;
 
@@ -34,13 +42,18 @@ class ShippedSpecies implements BeforeServing {
     @Override
     @Transactional
     public void prepare() {
-        List<SpeciesProfile> shipped = read();
-        if (species.count() < shipped.size()) {
-            shipped.forEach(nursery::ship);
-        }
+        Set<String> known = species.findAll().stream().map(one -> one.code).collect(Collectors.toSet());
+        PROFILES.values().stream()
+                .filter(profile -> !known.contains(profile.code()))
+                .forEach(nursery::ship);
     }
 
-    static List<SpeciesProfile> read() {
+    /** As it was shipped; null of one that the nursery added. */
+    static @Nullable SpeciesProfile profile(String code) {
+        return PROFILES.get(code);
+    }
+
+    private static List<SpeciesProfile> read() {
         try (InputStream in = Objects.requireNonNull(ShippedSpecies.class.getResourceAsStream("/species.csv"));
                 BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
             return lines.lines()

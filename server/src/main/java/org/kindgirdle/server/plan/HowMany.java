@@ -9,36 +9,27 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
-import org.kindgirdle.core.climate.FrostCalendar;
-import org.kindgirdle.core.growth.RootStage;
-import org.kindgirdle.core.harden.Ladder;
-import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.house.HouseRules;
-import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.layer.ExpectedVisits;
 import org.kindgirdle.core.layer.LayerContext;
-import org.kindgirdle.core.learn.Odds;
 import org.kindgirdle.core.plan.Chances;
+import org.kindgirdle.core.plan.Cost;
 import org.kindgirdle.core.plan.Effort;
 import org.kindgirdle.core.plan.NumbersWanted;
-import org.kindgirdle.core.plan.SettingWindow;
-import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.MediumMix;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
-import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.ShoppingList;
-import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wrap;
 import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.journal.SpeciesCounts;
 import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.nursery.PriceLists;
+import org.kindgirdle.server.nursery.PricesView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.words.Format;
@@ -50,14 +41,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class HowMany {
 
-    private static final Rule GOOD_P = Rule.of("window.good");
-    private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
     private static final int[] SHORT_BY = {1, 5, 10};
 
     private final Snapshots snapshots;
     private final SpeciesCounts counts;
     private final MotherLoad loads;
     private final MotherRemarks remarks;
+    private final PriceLists prices;
     private final CurrentPerson person;
     private final PlanWords words;
 
@@ -66,12 +56,14 @@ class HowMany {
             SpeciesCounts counts,
             MotherLoad loads,
             MotherRemarks remarks,
+            PriceLists prices,
             CurrentPerson person,
             PlanWords words) {
         this.snapshots = snapshots;
         this.counts = counts;
         this.loads = loads;
         this.remarks = remarks;
+        this.prices = prices;
         this.person = person;
         this.words = words;
     }
@@ -80,29 +72,13 @@ class HowMany {
     NumbersView of(NumbersQuery query) {
         NurserySnapshot nursery = snapshots.take();
         LocalDate today = nursery.today();
-        if (!query.by().isAfter(today) || query.by().isAfter(today.plusYears(3))) {
-            throw ProblemException.invalid(
-                    "by", query.by().toString(), "after " + today + ", at most three years ahead", "Plan that far.");
-        }
-        RecipeView recipeView = nursery.recipe(query.recipeId());
-        Recipe recipe = recipeView.recipe();
-        LayerContext context =
-                nursery.context(query.placeId(), query.speciesCode(), recipe, Vigour.NORMAL, RootRun.GROUND);
+        checkDay(query.by(), today);
+        PlantsWanted plants = PlantsWanted.of(query, nursery, counts.of(query.speciesCode()));
+        Recipe recipe = plants.recipe().recipe();
+        LayerContext context = plants.context();
         HouseRules rules = context.rules();
-
-        SpeciesCounts.Counts seen = counts.of(query.speciesCode());
-        Odds.Estimate rooting = Odds.rooting(
-                rules,
-                context.species().difficulty(),
-                context.factors(query.woodOrUsual()).odds(),
-                seen.rooted());
-        Odds.Estimate establishing = Odds.establishing(rules, seen.established());
-        Chances released = rooting.chances().then(establishing.chances());
-        int layers = layers(released, query);
-
-        SettingWindows windows = context.windows(
-                recipe.cover(), context.factors(query.woodOrUsual()).speed(), recipeView.school(), RootStage.NONE);
-        LocalDate latest = latestSetOn(windows, context, today, query.by());
+        int layers = plants.layers();
+        LocalDate latest = plants.latestSetOn();
         RingAndBall ball = RingAndBall.of(
                 rules, query.diameterOrUsualMm(), context.species().bridgesReadily(), false);
         LocalDate start = latest == null ? today : latest;
@@ -114,63 +90,34 @@ class HowMany {
                 intoBags,
                 visits.map(one -> one.looks().size()).orElse(0),
                 visits.map(one -> one.topUps().size()).orElse(0),
-                rooting.chances().mean());
+                plants.rooting().chances().mean());
         List<NumbersView.Room> room = room(nursery, query);
         int roomTotal = room.stream().mapToInt(NumbersView.Room::room).sum();
+        ShoppingList list = shoppingList(rules, recipe, ball, layers, intoBags);
         Format format = new Format(person.units(), today);
         return new NumbersView(
                 layers,
-                rooting.chances().mean(),
-                rooting.records(),
-                establishing.chances().mean(),
-                establishing.records(),
+                plants.rooting().chances().mean(),
+                plants.rooting().records(),
+                plants.establishing().chances().mean(),
+                plants.establishing().records(),
                 latest,
                 words.howMany(layers, query.wanted(), query.by(), latest, roomTotal, format),
-                shortfalls(released, layers, query.wanted()),
+                shortfalls(plants.released(), layers, query.wanted()),
                 room,
                 roomTotal,
                 new NumbersView.EffortView(
                         effort.set(), effort.looks(), effort.topUps(), effort.sever(), effort.minutes()),
                 weeks(nursery, effort, start, visits.orElse(null)),
-                materials(rules, recipe, ball, layers, intoBags));
+                materials(list),
+                cost(list, effort, plants.released().mean() * layers));
     }
 
-    private static int layers(Chances released, NumbersQuery query) {
-        try {
-            return NumbersWanted.layers(released, query.wanted(), query.confidence());
-        } catch (IllegalArgumentException hopeless) {
+    static void checkDay(LocalDate by, LocalDate today) {
+        if (!by.isAfter(today) || by.isAfter(today.plusYears(3))) {
             throw ProblemException.invalid(
-                    "wanted", query.wanted(), "fewer, or with less certainty", hopeless.getMessage());
+                    "by", by.toString(), "after " + today + ", at most three years ahead", "Plan that far.");
         }
-    }
-
-    /** The last day from today on that leaves time to root, to climb the ladder in leaf, and to frost after that. */
-    private static @Nullable LocalDate latestSetOn(
-            SettingWindows windows, LayerContext context, LocalDate today, LocalDate by) {
-        HouseRules rules = context.rules();
-        int ladder = Stream.of(Rung.values())
-                .mapToInt(rung -> Ladder.IN_LEAF.days(rules, rung))
-                .sum();
-        LocalDate readyBy = lastRelease(context, today, by).minusDays(ladder);
-        for (LocalDate day = readyBy; !day.isBefore(today); day = day.minusDays(1)) {
-            SettingWindow window = windows.on(day);
-            if (window.end() != SettingWindow.End.TOO_EARLY && windows.readyP(day, readyBy) >= rules.of(GOOD_P)) {
-                return day;
-            }
-        }
-        return null;
-    }
-
-    /** Nothing is released with frost near: the last day up to the one that is asked for that is far enough from it. */
-    private static LocalDate lastRelease(LayerContext context, LocalDate today, LocalDate by) {
-        FrostCalendar frosts = context.climate().frosts().orElse(null);
-        LocalDate day = by;
-        while (frosts != null
-                && day.isAfter(today)
-                && frosts.daysToFrost(day) < context.rules().count(RELEASE_FROST_DAYS)) {
-            day = day.minusDays(1);
-        }
-        return day;
     }
 
     private static List<NumbersView.Shortfall> shortfalls(Chances released, int layers, int wanted) {
@@ -228,9 +175,9 @@ class HowMany {
         return day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     }
 
-    private static NumbersView.Materials materials(
+    private static ShoppingList shoppingList(
             HouseRules rules, Recipe recipe, RingAndBall ball, int layers, boolean intoBags) {
-        ShoppingList list = ShoppingList.of(
+        return ShoppingList.of(
                 rules,
                 List.of(new ShoppingList.Batch(
                         layers,
@@ -242,7 +189,23 @@ class HowMany {
                         recipe.containerG() > 0,
                         recipe.hormonePpm() > 0,
                         Effort.minutesToSet(rules, intoBags))));
+    }
+
+    private static NumbersView.Materials materials(ShoppingList list) {
         return new NumbersView.Materials(
                 list.ingredientsL(), list.filmCm2(), list.foilCm2(), list.ties(), list.labels(), list.hormoneMl());
+    }
+
+    private NumbersView.CostView cost(ShoppingList list, Effort effort, double released) {
+        PricesView prices = this.prices.get();
+        Cost cost = Cost.of(prices.prices(), list, effort.minutes());
+        return new NumbersView.CostView(
+                prices.currency(),
+                cost.materials(),
+                cost.work(),
+                cost.total(),
+                cost.perLayer(),
+                cost.perPlant(released),
+                cost.unpriced());
     }
 }

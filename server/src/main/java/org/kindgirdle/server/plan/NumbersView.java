@@ -3,6 +3,7 @@ package org.kindgirdle.server.plan;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param effort minutes in all
  * @param weeks minutes by week, those with something to do
  * @param materials what they use
+ * @param cost by the house's own prices
  */
 record NumbersView(
         int layers,
@@ -32,7 +34,8 @@ record NumbersView(
         int roomTotal,
         EffortView effort,
         List<Week> weeks,
-        Materials materials) {
+        Materials materials,
+        CostView cost) {
 
     /** @param by this many plants or more too few */
     record Shortfall(int by, double p) {}
@@ -43,6 +46,21 @@ record NumbersView(
 
     /** @param capacity minutes of the rounds of a week */
     record Week(LocalDate monday, double minutes, double capacity) {}
+
+    /**
+     * @param currency as it stands after an amount
+     * @param materials money by item
+     * @param perPlant of those that are likely to be released
+     * @param unpriced what is used and has no price
+     */
+    record CostView(
+            String currency,
+            Map<String, Double> materials,
+            double work,
+            double total,
+            double perLayer,
+            double perPlant,
+            Set<String> unpriced) {}
 
     record Materials(
             Map<String, Double> ingredientsL, double filmCm2, double foilCm2, int ties, int labels, double hormoneMl) {}

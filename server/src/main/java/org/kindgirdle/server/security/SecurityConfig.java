@@ -36,7 +36,8 @@ class SecurityConfig {
         "/api/v1/species/**",
         "/api/v1/recipes/**",
         "/api/v1/people/**",
-        "/api/v1/house-rules/**"
+        "/api/v1/house-rules/**",
+        "/api/v1/prices"
     };
 
     /** Where nothing is served, as when projections are made anew, there is nothing to guard. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.plan.LikelyNumber;
 import org.kindgirdle.core.plan.Otherwise;
 import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.SettingWindows;
@@ -47,6 +48,39 @@ public class PlanWords {
         Map<String, String> values =
                 Map.of("on", format.day(way.on()), "p", way.p() == null ? "" : format.percent(way.p()));
         return phrases.say("otherwise." + way.way(), values);
+    }
+
+    /**
+     * What to do for a target.
+     *
+     * @param more layers to set; null if it is too late for any, or too many would be needed
+     */
+    public String target(
+            int released,
+            LikelyNumber likely,
+            int wanted,
+            double confidence,
+            @Nullable Integer more,
+            @Nullable LocalDate latestSetOn,
+            Format format) {
+        Map<String, String> values = new HashMap<>();
+        values.put("wanted", String.valueOf(wanted));
+        values.put("released", String.valueOf(released));
+        values.put("p", format.percent(likely.reachedP()));
+        values.put("confidence", format.percent(confidence));
+        values.put("more", String.valueOf(more));
+        values.put("latest", latestSetOn == null ? "" : format.day(latestSetOn));
+        String key;
+        if (released >= wanted) {
+            key = "target.reached";
+        } else if (likely.reachedP() >= confidence) {
+            key = "target.onTheWay";
+        } else if (more != null) {
+            key = "target.setMore";
+        } else {
+            key = latestSetOn == null ? "target.tooLate" : "target.tooMany";
+        }
+        return phrases.say(key, values);
     }
 
     /** What plants that are wanted ask for, in a sentence or two. */

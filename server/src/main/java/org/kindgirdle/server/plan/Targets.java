@@ -1,0 +1,181 @@
+package org.kindgirdle.server.plan;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.plan.LikelyNumber;
+import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.journal.Progress;
+import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.journal.SpeciesCounts;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.words.Format;
+import org.kindgirdle.server.words.PlanWords;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plants that are wanted, kept as targets that say how far they have come. */
+@Service
+class Targets {
+
+    /** More than these in one go are no gap that a grower fills: the target is to be reckoned anew. */
+    private static final int MOST_MORE = 1000;
+
+    private final TargetRepository targets;
+    private final Snapshots snapshots;
+    private final SpeciesCounts counts;
+    private final Progress progress;
+    private final CurrentPerson person;
+    private final PlanWords words;
+
+    Targets(
+            TargetRepository targets,
+            Snapshots snapshots,
+            SpeciesCounts counts,
+            Progress progress,
+            CurrentPerson person,
+            PlanWords words) {
+        this.targets = targets;
+        this.snapshots = snapshots;
+        this.counts = counts;
+        this.progress = progress;
+        this.person = person;
+        this.words = words;
+    }
+
+    /** Those that are pursued, the first wanted first. */
+    @Transactional(readOnly = true)
+    List<TargetView> open() {
+        NurserySnapshot nursery = snapshots.take();
+        return targets.findByClosedOnNullOrderByWantedByAscIdAsc().stream()
+                .map(row -> view(row, nursery))
+                .toList();
+    }
+
+    @Transactional
+    TargetView add(TargetEdit edit) {
+        NurserySnapshot nursery = snapshots.take();
+        NumbersQuery plants = edit.plants();
+        HowMany.checkDay(plants.by(), nursery.today());
+        LocalDate from = edit.countsFrom() == null ? nursery.today() : edit.countsFrom();
+        if (from.isAfter(nursery.today()) || from.isBefore(nursery.today().minusYears(3))) {
+            throw ProblemException.invalid(
+                    "countsFrom",
+                    from,
+                    "from " + nursery.today().minusYears(3) + " to " + nursery.today(),
+                    "Layers that were set count from a day that is not ahead.");
+        }
+        TargetRow row = TargetRow.fresh();
+        row.name = edit.name().strip();
+        row.speciesCode = plants.speciesCode();
+        row.variety = plants.variety() == null ? "" : plants.variety().strip();
+        row.placeId = plants.placeId();
+        row.recipeId = plants.recipeId();
+        row.wood = plants.woodOrUsual();
+        row.diameterMm = plants.diameterOrUsualMm();
+        row.wanted = plants.wanted();
+        row.wantedBy = plants.by();
+        row.confidence = plants.confidence();
+        row.layers = PlantsWanted.of(plants, nursery, counts.of(plants.speciesCode()))
+                .layers();
+        row.countsFrom = from;
+        row.madeBy = person.name();
+        row.madeOn = nursery.today();
+        return view(targets.saveAndFlush(row), nursery);
+    }
+
+    /** No longer pursued; its row stays. */
+    @Transactional
+    TargetView close(long id) {
+        NurserySnapshot nursery = snapshots.take();
+        TargetRow row = targets.findById(id).orElseThrow(() -> ProblemException.notFound("target", id));
+        if (row.closedOn == null) {
+            row.closedOn = nursery.today();
+        }
+        return view(targets.saveAndFlush(row), nursery);
+    }
+
+    private TargetView view(TargetRow row, NurserySnapshot nursery) {
+        PlantsWanted plants = PlantsWanted.of(row.query(), nursery, counts.of(row.speciesCode));
+        Progress.Tally tally = progress.of(
+                nursery,
+                mother -> mother.speciesCode().equals(row.speciesCode)
+                        && row.query().isOf(mother.variety()),
+                row.countsFrom,
+                (state, context) -> plants.release().underWay(state, context, nursery.today()));
+        LikelyNumber likely = likely(plants, tally, 0);
+        Integer more = plants.latestSetOn() == null ? null : more(plants, tally, likely);
+        Format format = new Format(person.units(), nursery.today());
+        return new TargetView(
+                id(row),
+                row.name,
+                row.speciesCode,
+                nursery.species(row.speciesCode).profile().common(),
+                row.variety,
+                row.wanted,
+                row.wantedBy,
+                row.confidence,
+                row.countsFrom,
+                row.layers,
+                words.target(tally.released(), likely, row.wanted, row.confidence, more, plants.latestSetOn(), format),
+                tally.set(),
+                tally.rooted(),
+                tally.potted(),
+                tally.released(),
+                tally.lost(),
+                likely.expected(),
+                likely.low(),
+                likely.high(),
+                likely.reachedP(),
+                more,
+                plants.latestSetOn(),
+                row.version);
+    }
+
+    /** What is likely to come of what is there, and of so many further layers that are set in time. */
+    private static LikelyNumber likely(PlantsWanted plants, Progress.Tally tally, int further) {
+        List<LikelyNumber.UnderWay> underWay = new ArrayList<>(tally.underWay());
+        underWay.addAll(Collections.nCopies(further, new LikelyNumber.UnderWay(false, 1)));
+        return LikelyNumber.of(
+                tally.released(),
+                underWay,
+                plants.rooting().chances(),
+                plants.establishing().chances(),
+                plants.query().wanted());
+    }
+
+    /** The fewest further layers that make it as sure as is wanted; null if that would be too many. */
+    private static @Nullable Integer more(PlantsWanted plants, Progress.Tally tally, LikelyNumber now) {
+        double confidence = plants.query().confidence();
+        if (now.reachedP() >= confidence) {
+            return 0;
+        }
+        int enough = 1;
+        while (likely(plants, tally, enough).reachedP() < confidence) {
+            if (enough >= MOST_MORE) {
+                return null;
+            }
+            enough = Math.min(MOST_MORE, 2 * enough);
+        }
+        int tooFew = enough / 2;
+        while (enough - tooFew > 1) {
+            int middle = (tooFew + enough) / 2;
+            if (likely(plants, tally, middle).reachedP() >= confidence) {
+                enough = middle;
+            } else {
+                tooFew = middle;
+            }
+        }
+        return enough;
+    }
+
+    private static long id(TargetRow row) {
+        if (row.id == null) {
+            throw new IllegalStateException("saved without an id");
+        }
+        return row.id;
+    }
+}
