@@ -10,6 +10,7 @@ import { capital } from '@/shared/words'
 import HouseRules from './HouseRules.vue'
 import People from './People.vue'
 import PlaceForm from './PlaceForm.vue'
+import PriceSection from './PriceSection.vue'
 import ProfileForm from './ProfileForm.vue'
 import RecipeForm from './RecipeForm.vue'
 import SiteForm from './SiteForm.vue'
@@ -40,7 +41,7 @@ const species = useQuery({
 })
 const place = ref<Schemas['PlaceView'] | 'new' | null>(null)
 const recipe = ref<Schemas['RecipeView'] | 'new' | null>(null)
-const profile = ref<Schemas['SpeciesView'] | null>(null)
+const profile = ref<Schemas['SpeciesView'] | 'new' | null>(null)
 const filter = ref('')
 const shownSpecies = computed(() =>
   (species.data.value ?? []).filter((one) =>
@@ -61,6 +62,7 @@ const PARTS = computed(() => [
   ['weather-title', 'Weather'],
   ['recipes-title', 'Recipes'],
   ['rules-title', 'House rules'],
+  ['prices-title', 'Prices'],
   ...(session.isOwner ? [['people-title', 'People']] : []),
   ['species-title', 'Species'],
 ])
@@ -185,15 +187,20 @@ function saved(): void {
 
   <HouseRules class="mt-8" :locked="!session.isOwner" @saved="saved" />
 
+  <PriceSection />
+
   <People v-if="session.isOwner" class="mt-8" />
 
   <section class="mt-8" aria-labelledby="species-title">
-    <h2 id="species-title" class="border-b-2 border-ink pb-1 text-lg">Species profiles</h2>
+    <div class="flex items-center justify-between border-b-2 border-ink pb-1">
+      <h2 id="species-title" class="text-lg">Species profiles</h2>
+      <button v-if="session.isOwner" class="btn" @click="profile = 'new'">Add a species</button>
+    </div>
     <ProfileForm
       v-if="profile"
-      :key="profile.profile.code"
+      :key="profile === 'new' ? 'new' : profile.profile.code"
       class="mt-3"
-      :species="profile"
+      :species="profile === 'new' ? null : profile"
       @saved="saved"
       @close="profile = null"
     />
@@ -212,12 +219,13 @@ function saved(): void {
       >
         <span
           ><b>{{ capital(one.profile.common) }}</b>
-          <span class="text-muted"> {{ one.profile.botanical }}</span></span
+          <span class="ml-2 text-muted">{{ one.profile.botanical }}</span></span
         >
         <span class="col-span-2 text-muted sm:col-span-1">
           {{ capital(lower(one.profile.difficulty)) }}, {{ one.profile.d50ThermalDays }} thermal days, own
           roots {{ lower(one.profile.ownRoots)
-          }}<template v-if="one.profileNumber > 1"> · changed here</template>
+          }}<template v-if="one.origin === 'CHANGED'"> · changed here</template
+          ><template v-else-if="one.origin === 'ADDED'"> · your own</template>
         </span>
         <button
           v-if="session.isOwner"

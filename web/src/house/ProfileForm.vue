@@ -1,66 +1,224 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import type { Schemas } from '@/shared/api/client'
+import { computed, ref } from 'vue'
+import { api, Problem, type Schemas } from '@/shared/api/client'
+import { number, toSend, typed, unitOf } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
+import { DIFFICULTIES, HABITS, OWN_ROOTS } from '@/shared/words'
 import WhatMoves from './WhatMoves.vue'
 
-/** The figures of a profile that a nursery corrects from its own experience. */
-const props = defineProps<{ species: Schemas['SpeciesView'] }>()
+/** All that is believed of a species before the nursery's own records overrule it; a new one has no species yet. */
+const props = defineProps<{ species: Schemas['SpeciesView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
+const session = useSession()
 const { saving, problem, send, error } = useCommand<unknown>()
 const moves = ref<Schemas['Moves'] | null>(null)
-const profile = props.species.profile
-const d50 = ref(String(profile.d50ThermalDays))
-const sigma = ref(String(profile.sigma))
-const leaf = ref(String(profile.leafCm2))
-const note = ref(profile.note)
+const resetProblem = ref<unknown>(null)
+const yesNo: [string, string][] = [
+  ['no', 'No'],
+  ['yes', 'Yes'],
+]
+const c = (value: number) => typed(value, 'temperature', session.units)
+const form = ref(fill(props.species?.profile ?? null))
+const unit = computed(() => unitOf('temperature', session.units))
+const version = ref(props.species?.version ?? 0)
+const current = computed(() =>
+  problem.value instanceof Problem && problem.value.status === 409
+    ? (problem.value.more.current as Schemas['SpeciesView'])
+    : null,
+)
 
-function number(text: string): number | string {
-  return text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : text
+function fill(profile: Schemas['SpeciesProfile'] | null) {
+  return {
+    code: profile?.code ?? '',
+    botanical: profile?.botanical ?? '',
+    common: profile?.common ?? '',
+    difficulty: profile?.difficulty ?? 'MODERATE',
+    d50: String(profile?.d50ThermalDays ?? 45),
+    sigma: String(profile?.sigma ?? 0.25),
+    base: c(profile?.cardinals.baseC ?? 8),
+    optimum: c(profile?.cardinals.optimumC ?? 24),
+    ceiling: c(profile?.cardinals.ceilingC ?? 38),
+    opens: c(profile?.opensAtMeanC ?? 11),
+    leaf: String(profile?.leafCm2 ?? 30),
+    habit: profile?.habit ?? 'DECIDUOUS',
+    hardy: c(profile?.frostHardyToC ?? -15),
+    bridges: profile?.bridgesReadily ? 'yes' : 'no',
+    preformed: profile?.preformedRoots ? 'yes' : 'no',
+    resprouts: profile?.resproutsFromBareTrunk ? 'yes' : 'no',
+    bury: profile?.buryNodesOk ? 'yes' : 'no',
+    ownRoots: profile?.ownRoots ?? 'GOOD',
+    twoSeasons: profile?.twoSeasons ? 'yes' : 'no',
+    regulated: profile?.regulated ?? '',
+    hazards: profile?.hazards ?? '',
+    note: profile?.note ?? '',
+  }
 }
 
+const temperature = (text: string) => toSend(text, 'temperature', session.units) || null
 const edit = () => ({
-  ...props.species,
   profile: {
-    ...profile,
-    d50ThermalDays: number(d50.value),
-    sigma: number(sigma.value),
-    leafCm2: number(leaf.value),
-    note: note.value,
+    code: form.value.code.trim().toUpperCase(),
+    botanical: form.value.botanical.trim(),
+    common: form.value.common.trim(),
+    difficulty: form.value.difficulty,
+    d50ThermalDays: number(form.value.d50),
+    sigma: number(form.value.sigma),
+    cardinals: {
+      baseC: temperature(form.value.base),
+      optimumC: temperature(form.value.optimum),
+      ceilingC: temperature(form.value.ceiling),
+    },
+    opensAtMeanC: temperature(form.value.opens),
+    leafCm2: number(form.value.leaf),
+    habit: form.value.habit,
+    frostHardyToC: temperature(form.value.hardy),
+    bridgesReadily: form.value.bridges === 'yes',
+    preformedRoots: form.value.preformed === 'yes',
+    resproutsFromBareTrunk: form.value.resprouts === 'yes',
+    buryNodesOk: form.value.bury === 'yes',
+    ownRoots: form.value.ownRoots,
+    twoSeasons: form.value.twoSeasons === 'yes',
+    regulated: form.value.regulated.trim(),
+    hazards: form.value.hazards.trim(),
+    note: form.value.note.trim(),
   },
+  profileNumber: props.species?.profileNumber ?? 0,
+  version: version.value,
 })
 
 async function preview(): Promise<void> {
-  moves.value = (await send('POST', `/species/${profile.code}/previews`, edit())) as Schemas['Moves'] | null
+  moves.value = (await send('POST', `/species/${props.species?.profile.code}/previews`, edit())) as
+    Schemas['Moves'] | null
+}
+
+/** What was shipped stands in the fields; it counts when it is saved. */
+async function reset(): Promise<void> {
+  resetProblem.value = null
+  try {
+    form.value = fill(
+      await api<Schemas['SpeciesProfile']>('GET', `/species/${props.species?.profile.code}/shipped`),
+    )
+    await preview()
+  } catch (failure) {
+    resetProblem.value = failure
+  }
 }
 
 async function save(): Promise<void> {
-  const done = await send('PUT', `/species/${profile.code}`, edit())
+  const done = props.species
+    ? await send('PUT', `/species/${props.species.profile.code}`, edit())
+    : await send('POST', '/species', edit())
   if (done) emit('saved')
+}
+
+/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
+async function mineCounts(): Promise<void> {
+  if (!current.value) return
+  version.value = current.value.version
+  await save()
 }
 </script>
 
 <template>
-  <form class="panel grid gap-4" :aria-label="`Profile of ${profile.common}`" @submit.prevent="save">
-    <h3 class="first-letter:uppercase">{{ profile.common }} ({{ profile.botanical }})</h3>
+  <form
+    class="panel grid gap-4"
+    :aria-label="species ? `Profile of ${species.profile.common}` : 'A new species'"
+    @submit.prevent="save"
+  >
+    <h3 class="text-lg first-letter:uppercase">
+      {{ species ? `${species.profile.common} (${species.profile.botanical})` : 'A new species' }}
+    </h3>
+    <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+      <Field v-model="form.common" label="Name" :error="error('profile.common')" />
+      <Field v-model="form.botanical" label="Scientific name" :error="error('profile.botanical')" />
+      <Field
+        v-if="!species"
+        v-model="form.code"
+        label="Code"
+        hint="Like the first three letters of both names"
+        :error="error('profile.code')"
+      />
+      <PickOne v-model="form.difficulty" label="To root" :options="DIFFICULTIES" />
+      <PickOne v-model="form.habit" label="Leaf" :options="HABITS" />
+      <PickOne v-model="form.ownRoots" label="On its own roots" :options="OWN_ROOTS" />
+    </div>
     <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
       <Field
-        v-model="d50"
+        v-model="form.d50"
         label="Thermal days to a full ball"
-        :error="error('d50ThermalDays')"
-        hint="half are ready by then"
+        :error="error('profile.d50ThermalDays')"
+        hint="Half are ready by then"
       />
-      <Field v-model="sigma" label="Spread (sigma)" :error="error('sigma')" />
-      <Field v-model="leaf" label="One leaf" unit="cm²" :error="error('leafCm2')" />
-      <Field v-model="note" label="Note" />
+      <Field
+        v-model="form.sigma"
+        label="Spread (sigma)"
+        :error="error('profile.sigma')"
+        hint="0.25 is common"
+      />
+      <Field v-model="form.leaf" label="One leaf" unit="cm²" :error="error('profile.leafCm2')" />
+      <Field
+        v-model="form.opens"
+        label="May be set from a mean of"
+        :unit="unit"
+        :error="error('profile.opensAtMeanC')"
+      />
+      <Field
+        v-model="form.base"
+        label="Grows from"
+        :unit="unit"
+        :error="error('cardinals.baseC') ?? error('profile.cardinals')"
+      />
+      <Field v-model="form.optimum" label="Fastest at" :unit="unit" :error="error('cardinals.optimumC')" />
+      <Field v-model="form.ceiling" label="Stops at" :unit="unit" :error="error('cardinals.ceilingC')" />
+      <Field
+        v-model="form.hardy"
+        label="Top stands"
+        :unit="unit"
+        hint="Frost that it bears"
+        :error="error('profile.frostHardyToC')"
+      />
+    </div>
+    <div class="flex flex-wrap gap-x-8 gap-y-4">
+      <Choice v-model="form.bridges" label="Bark heals over readily?" :options="yesNo" />
+      <Choice v-model="form.preformed" label="Roots wait under the bark?" :options="yesNo" />
+      <Choice v-model="form.resprouts" label="Comes again from a bare trunk?" :options="yesNo" />
+      <Choice v-model="form.bury" label="May be buried deeper?" :options="yesNo" />
+      <Choice v-model="form.twoSeasons" label="Needs two seasons?" :options="yesNo" />
+    </div>
+    <div class="grid gap-4 sm:grid-cols-3">
+      <Field v-model="form.hazards" label="Caution on handling" />
+      <Field v-model="form.regulated" label="Caution on law" />
+      <Field v-model="form.note" label="Note" />
     </div>
     <WhatMoves v-if="moves" :moves="moves" />
-    <ProblemNote :problem="problem" @retry="save" />
-    <div class="flex gap-2">
+    <ProblemNote :problem="problem ?? resetProblem" @retry="save" />
+    <div v-if="current" class="border-l-4 border-sap bg-sap-pale p-3" data-testid="both-sides">
+      <p>
+        Now saved: {{ current.profile.common }}, {{ current.profile.d50ThermalDays }} thermal days, spread
+        {{ current.profile.sigma }}. Yours is in the fields above.
+      </p>
+      <button type="button" class="btn mt-2" @click="mineCounts">Save mine over it</button>
+    </div>
+    <div class="flex flex-wrap gap-2">
       <button class="btn btn-main" :disabled="saving" data-testid="save-profile">Save the profile</button>
-      <button type="button" class="btn" :disabled="saving" @click="preview">What would move?</button>
+      <button v-if="species" type="button" class="btn" :disabled="saving" @click="preview">
+        What would move?
+      </button>
+      <button
+        v-if="species?.origin === 'CHANGED'"
+        type="button"
+        class="btn"
+        :disabled="saving"
+        data-testid="reset-profile"
+        @click="reset"
+      >
+        Back to what was shipped
+      </button>
       <button type="button" class="btn" @click="emit('close')">Back</button>
     </div>
   </form>

@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
 import { api, Problem, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { word } from '@/shared/words'
+import { toast } from '@/shared/ui/toasts'
+import { useCommand } from '@/shared/useCommand'
+import { MEDIA, word } from '@/shared/words'
 
 /** Plants that are wanted by a day, and what they ask for. */
 const props = defineProps<{
@@ -22,13 +25,32 @@ const session = useSession()
 const wanted = ref('20')
 const by = ref(`${Number(props.today.slice(0, 4)) + 1}-11-01`)
 const confidence = ref('0.8')
+const variety = ref('')
 const asked = ref({ wanted: wanted.value, by: by.value })
+const queries = useQueryClient()
+const keeping = ref(false)
+const name = ref('')
+const { data: mothers } = useQuery({
+  queryKey: ['mothers'],
+  queryFn: () => api<Schemas['MotherView'][]>('GET', '/mothers'),
+})
+const varieties = computed<[string, string][]>(() => {
+  const names = (mothers.value ?? [])
+    .filter((one) => one.speciesCode === props.species.code && !one.retiredOn && one.variety)
+    .map((one) => one.variety)
+  return [['', 'Any'], ...[...new Set(names)].sort().map((one) => [one, one] as [string, string])]
+})
+watch(
+  () => props.species.code,
+  () => (variety.value = ''),
+)
 const query = computed(() =>
   new URLSearchParams({
     placeId: props.placeId,
     recipeId: props.recipeId,
     wood: props.wood,
     speciesCode: props.species.code,
+    variety: variety.value,
     wanted: asked.value.wanted,
     by: asked.value.by,
     confidence: confidence.value,
@@ -49,18 +71,40 @@ const hours = (minutes: number) =>
   minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} hours`
 const busiest = computed(() => Math.max(1, ...(numbers.data.value?.weeks ?? []).map((week) => week.minutes)))
 const over = computed(() => (numbers.data.value?.weeks ?? []).filter((week) => week.minutes > week.capacity))
-const MEDIA: [string, string][] = [
-  ['MOSS', 'moss'],
-  ['COIR', 'coir'],
-  ['PEAT', 'peat'],
-  ['COIR_PERLITE', 'coir and perlite'],
-  ['COIR_HUSK', 'coir and rice husk'],
-  ['COIR_SAND', 'coir and sand'],
-  ['MANURE_EARTH', 'manure and earth'],
-  ['HUSK_FIBRE', 'coconut husk'],
-  ['POTTING_MIX', 'potting mix'],
-  ['HEAVY_SOIL', 'heavy soil'],
+
+const { saving, problem: keepProblem, send, error: keepError } = useCommand<Schemas['TargetView']>()
+const money = (amount: number, currency: string) => `${amount.toFixed(2)}${currency ? ` ${currency}` : ''}`
+const UNPRICED: [string, string][] = [
+  ...MEDIA,
+  ['FILM', 'film'],
+  ['FOIL', 'foil'],
+  ['TIES', 'ties'],
+  ['CONTAINERS', 'pods and bags'],
+  ['LABELS', 'labels'],
+  ['HORMONE', 'hormone'],
+  ['WORK', 'work'],
 ]
+
+async function keep(): Promise<void> {
+  const kept = await send('POST', '/targets', {
+    name: name.value.trim(),
+    plants: {
+      placeId: Number(props.placeId),
+      recipeId: Number(props.recipeId),
+      speciesCode: props.species.code,
+      variety: variety.value,
+      wanted: Number(asked.value.wanted),
+      by: asked.value.by,
+      confidence: Number(confidence.value),
+      wood: props.wood,
+    },
+  })
+  if (!kept) return
+  keeping.value = false
+  name.value = ''
+  toast('Kept: it stands under “What is wanted” now.')
+  await queries.invalidateQueries({ queryKey: ['targets'] })
+}
 
 function basis(records: number): string {
   return records ? `with ${records} of your own counted` : 'as is believed before any of yours is counted'
@@ -80,6 +124,7 @@ function basis(records: number): string {
         inputmode="decimal"
         :error="error('wanted')"
       />
+      <PickOne v-if="varieties.length > 1" v-model="variety" label="Variety" :options="varieties" />
       <Field v-model="by" class="max-w-48" label="Released by" type="date" :error="error('by')" />
       <Choice
         v-model="confidence"
@@ -109,7 +154,7 @@ function basis(records: number): string {
             {{ one.by === 1 ? 'Short by one or more' : `Short by ${one.by} or more` }}: {{ percent(one.p) }}.
           </p>
         </div>
-        <div>
+        <div data-testid="where-room">
           <h3 class="text-base">Where there is room: {{ numbers.data.value.roomTotal }}</h3>
           <ul v-if="numbers.data.value.room.length">
             <li v-for="one in numbers.data.value.room" :key="one.code">
@@ -129,8 +174,8 @@ function basis(records: number): string {
             severing and potting {{ hours(numbers.data.value.effort.sever) }}.
           </p>
           <p>
-            <template v-for="(litres, name) in numbers.data.value.materials.ingredientsL" :key="name">
-              {{ litresOrGallons(litres) }} of {{ word(MEDIA, String(name)) }},
+            <template v-for="(litres, medium) in numbers.data.value.materials.ingredientsL" :key="medium">
+              {{ litresOrGallons(litres) }} of {{ word(MEDIA, String(medium)) }},
             </template>
             <template v-if="numbers.data.value.materials.filmCm2">
               {{ (numbers.data.value.materials.filmCm2 / 10000).toFixed(1) }} m² of film,
@@ -142,6 +187,18 @@ function basis(records: number): string {
               {{ show(numbers.data.value.materials.hormoneMl, 'volume', session.units) }} of hormone,
             </template>
             {{ numbers.data.value.materials.ties }} ties, {{ numbers.data.value.materials.labels }} labels.
+          </p>
+          <p v-if="numbers.data.value.cost.total" data-testid="cost">
+            <b>{{ money(numbers.data.value.cost.total, numbers.data.value.cost.currency) }}</b> in all:
+            {{ money(numbers.data.value.cost.perLayer, numbers.data.value.cost.currency) }} a layer,
+            {{ money(numbers.data.value.cost.perPlant, numbers.data.value.cost.currency) }} a plant released.
+          </p>
+          <p v-if="numbers.data.value.cost.unpriced.length" class="text-sm text-muted">
+            Without a price:
+            {{ numbers.data.value.cost.unpriced.map((item) => word(UNPRICED, item)).join(', ') }}.
+            <RouterLink class="link" :to="{ name: 'house', hash: '#prices-title' }"
+              >Prices in House</RouterLink
+            >
           </p>
         </div>
       </div>
@@ -173,6 +230,19 @@ function basis(records: number): string {
           </tr>
         </tbody>
       </table>
+      <div v-if="session.mayRecord" class="mt-4">
+        <button v-if="!keeping" class="btn" data-testid="keep-target" @click="keeping = true">
+          Keep this as a target
+        </button>
+        <form v-else class="panel grid gap-3" aria-label="Keep this as a target" @submit.prevent="keep">
+          <Field v-model="name" label="What it is for" :error="keepError('name')" />
+          <ProblemNote :problem="keepProblem" @retry="keep" />
+          <div class="flex gap-2">
+            <button class="btn btn-main" :disabled="saving" data-testid="save-target">Keep it</button>
+            <button type="button" class="btn" @click="keeping = false">Back</button>
+          </div>
+        </form>
+      </div>
       <p v-if="over.length" class="mt-2 border-l-4 border-rust bg-rust-pale p-3" data-testid="over">
         {{ over.length === 1 ? 'One week' : `${over.length} weeks` }} would take more than the rounds have:
         {{

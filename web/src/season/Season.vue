@@ -7,6 +7,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useWidth } from '@/shared/useWidth'
 import { WOODS } from '@/shared/words'
 import HowMany from './HowMany.vue'
+import TargetList from './TargetList.vue'
 import { scaleOf } from './scale'
 import SeasonTable from './SeasonTable.vue'
 import StartPanel from './StartPanel.vue'
@@ -178,6 +179,7 @@ const options = (all: { id?: number | null; name: string }[] | undefined): [stri
       </button>
     </div>
     <SeasonTable v-if="asTable" :season="season.data.value" :species="shown" />
+    <TargetList :today="season.data.value.today" />
     <HowMany
       v-if="selected"
       :species="selected"

@@ -80,6 +80,37 @@ export const WOODS: [string, string][] = [
   ['OLDER', 'Older'],
 ]
 
+export const MEDIA: [string, string][] = [
+  ['MOSS', 'moss'],
+  ['COIR', 'coir'],
+  ['PEAT', 'peat'],
+  ['COIR_PERLITE', 'coir and perlite'],
+  ['COIR_HUSK', 'coir and rice husk'],
+  ['COIR_SAND', 'coir and sand'],
+  ['MANURE_EARTH', 'manure and earth'],
+  ['HUSK_FIBRE', 'coconut husk'],
+  ['POTTING_MIX', 'potting mix'],
+  ['HEAVY_SOIL', 'heavy soil'],
+]
+
+export const DIFFICULTIES: [string, string][] = [
+  ['EASY', 'Easy'],
+  ['MODERATE', 'Moderate'],
+  ['DIFFICULT', 'Difficult'],
+]
+
+export const HABITS: [string, string][] = [
+  ['DECIDUOUS', 'Deciduous'],
+  ['SEMI_EVERGREEN', 'Half evergreen'],
+  ['EVERGREEN', 'Evergreen'],
+]
+
+export const OWN_ROOTS: [string, string][] = [
+  ['GOOD', 'Good'],
+  ['FAIR', 'Fair'],
+  ['POOR', 'Poor'],
+]
+
 export const ROOT_RUNS: [string, string][] = [
   ['GROUND', 'in the ground'],
   ['POT', 'in a pot'],

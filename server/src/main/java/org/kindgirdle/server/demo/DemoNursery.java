@@ -10,6 +10,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.plan.Prices;
 import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.Wound;
@@ -21,10 +22,15 @@ import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.nursery.PriceLists;
+import org.kindgirdle.server.nursery.PricesView;
 import org.kindgirdle.server.nursery.RecipeView;
 import org.kindgirdle.server.nursery.Rights;
 import org.kindgirdle.server.nursery.SiteView;
 import org.kindgirdle.server.opening.BeforeServing;
+import org.kindgirdle.server.plan.NumbersQuery;
+import org.kindgirdle.server.plan.TargetEdit;
+import org.kindgirdle.server.plan.Targets;
 import org.kindgirdle.server.security.People;
 import org.kindgirdle.server.security.Role;
 import org.kindgirdle.server.security.SignedIn;
@@ -50,6 +56,8 @@ class DemoNursery implements BeforeServing {
     private final Mothers stock;
     private final Limbs limbs;
     private final People people;
+    private final PriceLists prices;
+    private final Targets targets;
     private final DemoSeason season;
     private final DemoLeftovers leftovers;
     private final JdbcTemplate jdbc;
@@ -61,6 +69,8 @@ class DemoNursery implements BeforeServing {
             Mothers stock,
             Limbs limbs,
             People people,
+            PriceLists prices,
+            Targets targets,
             DemoSeason season,
             DemoLeftovers leftovers,
             JdbcTemplate jdbc,
@@ -70,6 +80,8 @@ class DemoNursery implements BeforeServing {
         this.stock = stock;
         this.limbs = limbs;
         this.people = people;
+        this.prices = prices;
+        this.targets = targets;
         this.season = season;
         this.leftovers = leftovers;
         this.jdbc = jdbc;
@@ -101,12 +113,36 @@ class DemoNursery implements BeforeServing {
             season.play(mothers, limbs(mothers), recipes, TODAY);
             clock.moveTo(TODAY);
             leftovers.record(mothers, recipes, TODAY);
+            wanted(recipes);
         } finally {
             SecurityContextHolder.clearContext();
         }
     }
 
+    /** What the customers of the house have asked for. */
+    private void wanted(Map<String, Long> recipes) {
+        Map<String, Long> places = new HashMap<>();
+        nursery.places().forEach(place -> places.put(place.name(), key(place.id())));
+        for (DemoPlan.TargetPlan target : DemoPlan.TARGETS) {
+            targets.add(new TargetEdit(
+                    target.name(),
+                    new NumbersQuery(
+                            key(places.get(target.place())),
+                            key(recipes.get("Moss and foil")),
+                            target.species(),
+                            target.variety(),
+                            target.wanted(),
+                            target.by(),
+                            .8,
+                            null,
+                            null),
+                    target.countsFrom()));
+        }
+    }
+
     private void house() {
+        prices.save(new PricesView(
+                "crowns", new Prices(21, Map.of("MOSS", 1.9, "COIR", .6), .35, .5, .03, .8, .05, .25), 0L));
         nursery.save(new SiteView(
                 "Tollen Fold, Isle of Carrow",
                 52.1,

@@ -160,6 +160,34 @@ final class DemoPlan {
             new LimbPlan("FJ-01", "South limb", 13, Wood.ONE_TWO, 40, 1000, 22, 44, true, ""),
             new LimbPlan("FJ-01", "Old arm", 31, Wood.OLDER, 50, 1700, 30, 70, false, ""));
 
+    /** @param countsFrom what was set since then counts */
+    record TargetPlan(
+            String name,
+            String species,
+            String variety,
+            String place,
+            int wanted,
+            LocalDate by,
+            LocalDate countsFrom) {}
+
+    static final List<TargetPlan> TARGETS = List.of(
+            new TargetPlan(
+                    "Loquats for the glasshouse",
+                    "ERIJAP",
+                    "Amber Lantern",
+                    "Tunnel 2",
+                    3,
+                    day(2026, 9, 20),
+                    day(2026, 4, 1)),
+            new TargetPlan(
+                    "Quinces for the autumn fair",
+                    "CYDOBL",
+                    "Harrow Gold",
+                    "Walled garden",
+                    12,
+                    day(2027, 9, 20),
+                    day(2026, 4, 1)));
+
     private static LocalDate day(int year, int month, int day) {
         return LocalDate.of(year, month, day);
     }

@@ -23,7 +23,7 @@ public class PriceLists {
     }
 
     @Transactional
-    PricesView save(PricesView edit) {
+    public PricesView save(PricesView edit) {
         PriceList list = only();
         Versions.check(edit.version(), list.version, edit, view(list));
         list.currency = edit.currency().strip();

@@ -18,7 +18,7 @@ import org.kindgirdle.server.problem.Within;
  * @param wood that is layered; one or two years old if it is not said
  * @param diameterMm of the branches
  */
-record NumbersQuery(
+public record NumbersQuery(
         @NotNull Long placeId,
         @NotNull Long recipeId,
         @NotBlank String speciesCode,

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param name what it is for
  * @param countsFrom layers set from this day on count; today if it is left out
  */
-record TargetEdit(
+public record TargetEdit(
         @NotBlank @Size(max = 80) String name,
         @NotNull @Valid NumbersQuery plants,
         @Nullable LocalDate countsFrom) {}

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param more layers to set now, to be as sure as is wanted; null if it is too late, or none are
  * @param latestSetOn the last day for those
  */
-record TargetView(
+public record TargetView(
         long id,
         String name,
         String speciesCode,

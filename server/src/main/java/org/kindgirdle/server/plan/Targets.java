@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Plants that are wanted, kept as targets that say how far they have come. */
 @Service
-class Targets {
+public class Targets {
 
     /** More than these in one go are no gap that a grower fills: the target is to be reckoned anew. */
     private static final int MOST_MORE = 1000;
@@ -56,7 +56,7 @@ class Targets {
     }
 
     @Transactional
-    TargetView add(TargetEdit edit) {
+    public TargetView add(TargetEdit edit) {
         NurserySnapshot nursery = snapshots.take();
         NumbersQuery plants = edit.plants();
         HowMany.checkDay(plants.by(), nursery.today());

@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, Problem, type Schemas } from '@/shared/api/client'
+import { number } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import Field from '@/shared/ui/Field.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { toast } from '@/shared/ui/toasts'
+import { useCommand } from '@/shared/useCommand'
+import { MEDIA, word } from '@/shared/words'
+
+/** What the house pays: what layers cost is reckoned from it. */
+const session = useSession()
+const queries = useQueryClient()
+const {
+  data: list,
+  error: loadError,
+  refetch,
+} = useQuery({
+  queryKey: ['prices'],
+  queryFn: () => api<Schemas['PricesView']>('GET', '/prices'),
+})
+const { saving, problem, send, error } = useCommand<Schemas['PricesView']>()
+const editing = ref(false)
+const currency = ref('')
+const version = ref(0)
+const PLAIN: [keyof Omit<Schemas['Prices'], 'ingredientsALitre'>, string][] = [
+  ['workAnHour', 'An hour of work'],
+  ['filmAM2', 'Film, a square metre'],
+  ['foilAM2', 'Foil, a square metre'],
+  ['tie', 'A tie'],
+  ['container', 'A pod, pot or bag'],
+  ['label', 'A label'],
+  ['hormoneAMl', 'Hormone, a millilitre'],
+]
+const plain = ref<Record<string, string>>({})
+const media = ref<Record<string, string>>({})
+const current = computed(() =>
+  problem.value instanceof Problem && problem.value.status === 409
+    ? (problem.value.more.current as Schemas['PricesView'])
+    : null,
+)
+const text = (price: number | undefined) => (price ? String(price) : '')
+const set = computed(() => {
+  const prices = list.value?.prices
+  if (!prices) return []
+  return [
+    ...PLAIN.filter(([key]) => prices[key] > 0).map(([key, label]) => `${label}: ${prices[key]}`),
+    ...Object.entries(prices.ingredientsALitre)
+      .filter(([, price]) => price > 0)
+      .map(([name, price]) => `A litre of ${word(MEDIA, name)}: ${price}`),
+  ]
+})
+
+function open(): void {
+  if (!list.value) return
+  currency.value = list.value.currency
+  version.value = list.value.version
+  plain.value = Object.fromEntries(PLAIN.map(([key]) => [key, text(list.value!.prices[key])]))
+  media.value = Object.fromEntries(
+    MEDIA.map(([name]) => [name, text(list.value!.prices.ingredientsALitre[name])]),
+  )
+  editing.value = true
+}
+
+async function save(): Promise<void> {
+  const priced = Object.entries(media.value).filter(([, price]) => price.trim())
+  const saved = await send('PUT', '/prices', {
+    currency: currency.value.trim(),
+    prices: {
+      ...Object.fromEntries(PLAIN.map(([key]) => [key, number(plain.value[key] ?? '') ?? 0])),
+      ingredientsALitre: Object.fromEntries(priced.map(([name, price]) => [name, number(price)])),
+    },
+    version: version.value,
+  })
+  if (!saved) return
+  editing.value = false
+  toast('Saved.')
+  await queries.invalidateQueries()
+}
+
+/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
+async function mineCounts(): Promise<void> {
+  if (!current.value) return
+  version.value = current.value.version
+  await save()
+}
+</script>
+
+<template>
+  <section class="mt-8" aria-labelledby="prices-title">
+    <div class="flex items-center justify-between border-b-2 border-ink pb-1">
+      <h2 id="prices-title" class="text-lg">Prices</h2>
+      <button v-if="session.isOwner && list && !editing" class="btn" @click="open">Edit the prices</button>
+    </div>
+    <ProblemNote :problem="loadError" @retry="refetch()" />
+    <template v-if="!editing">
+      <p v-if="list && !set.length" class="mt-2 text-muted">
+        No price yet. With them, Season says what the layers cost that it asks for.
+      </p>
+      <p v-else class="mt-2">
+        {{ set.join('; ') }}<template v-if="list?.currency"> ({{ list.currency }})</template>.
+      </p>
+    </template>
+    <form v-else class="panel mt-3 grid gap-4" aria-label="Prices" @submit.prevent="save">
+      <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+        <Field
+          v-model="currency"
+          label="Money"
+          hint="As it stands after an amount"
+          :error="error('currency')"
+        />
+        <Field
+          v-for="[key, label] in PLAIN"
+          :key="key"
+          v-model="plain[key]!"
+          :label="label"
+          inputmode="decimal"
+          :error="error(key)"
+        />
+      </div>
+      <fieldset>
+        <legend class="font-bold">A litre of</legend>
+        <div class="mt-2 grid gap-4 sm:grid-cols-2 lg:grid-cols-5">
+          <Field
+            v-for="[medium, label] in MEDIA"
+            :key="medium"
+            v-model="media[medium]!"
+            :label="label"
+            inputmode="decimal"
+          />
+        </div>
+      </fieldset>
+      <ProblemNote :problem="problem" @retry="save" />
+      <div v-if="current" class="border-l-4 border-sap bg-sap-pale p-3" data-testid="both-sides">
+        <p>Somebody else saved other prices meanwhile. Yours are in the fields above.</p>
+        <button type="button" class="btn mt-2" @click="mineCounts">Save mine over them</button>
+      </div>
+      <div class="flex gap-2">
+        <button class="btn btn-main" :disabled="saving" data-testid="save-prices">Save the prices</button>
+        <button type="button" class="btn" @click="editing = false">Back</button>
+      </div>
+    </form>
+  </section>
+</template>
