@@ -71,7 +71,7 @@ const lower = (code: string) => code.toLowerCase().replaceAll('_', ' ')
 
 function saved(): void {
   place.value = recipe.value = profile.value = null
-  toast('Saved. All live layers were reckoned anew.')
+  toast('Saved. The dates of all live layers follow it.')
   void queries.invalidateQueries()
 }
 </script>

@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import KeyHelp from './KeyHelp.vue'
 import { useSession, type Units } from './session'
 import DemoClock from './ui/DemoClock.vue'
+import ReckoningNote from './ui/ReckoningNote.vue'
 import { useKeys } from './useKeys'
 
 const session = useSession()
@@ -152,6 +153,7 @@ async function signOut(): Promise<void> {
           </MenuItems>
         </Menu>
       </header>
+      <ReckoningNote />
       <main id="content" class="p-4 lg:px-6" tabindex="-1"><slot /></main>
     </div>
   </div>

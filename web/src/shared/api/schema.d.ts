@@ -372,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/reckoning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/round": {
         parameters: {
             query?: never;
@@ -1385,6 +1401,13 @@ export interface components {
             status: number;
             title: string;
             violations: components["schemas"]["Violation"][];
+        };
+        Progress: {
+            /** Format: int32 */
+            done: number;
+            running: boolean;
+            /** Format: int32 */
+            total: number;
         };
         ReadyBy: {
             /** Format: date */
@@ -2955,6 +2978,35 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RecipeView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
                 };
             };
             /** @description A refusal, explained */

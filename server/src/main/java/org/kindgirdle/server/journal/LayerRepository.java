@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.kindgirdle.core.layer.LayerPhase;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
@@ -17,6 +18,12 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select l from Layer l where l.code = :code")
     Optional<Layer> lockByCode(String code);
+
+    List<Layer> findByMotherIdAndPhaseInOrderById(long motherId, Collection<LayerPhase> phases);
+
+    List<Layer> findByPhaseInAndIdGreaterThanOrderById(Collection<LayerPhase> phases, long id, Limit limit);
+
+    int countByPhaseIn(Collection<LayerPhase> phases);
 
     List<Layer> findByPhaseInOrderById(Collection<LayerPhase> phases);
 

@@ -13,6 +13,7 @@ import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.Limit;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,6 +31,8 @@ public class Reprojection {
     private final BusinessClock clock;
     private final NurseryLock lock;
     private final Weather weather;
+    private final Reckoning reckoning;
+    private final ReckoningSize size;
 
     Reprojection(
             LayerRepository layers,
@@ -38,7 +41,9 @@ public class Reprojection {
             JdbcTemplate jdbc,
             BusinessClock clock,
             NurseryLock lock,
-            Weather weather) {
+            Weather weather,
+            Reckoning reckoning,
+            ReckoningSize size) {
         this.layers = layers;
         this.journals = journals;
         this.snapshots = snapshots;
@@ -46,6 +51,8 @@ public class Reprojection {
         this.clock = clock;
         this.lock = lock;
         this.weather = weather;
+        this.reckoning = reckoning;
+        this.size = size;
     }
 
     /** Brings all live layers to today, if that has not been done; only one copy of the application does it. */
@@ -60,7 +67,7 @@ public class Reprojection {
         // whoever came second has waited for the lock, and finds the work done
         if (isBehind("select as_of from day_turn where id = 1", today)) {
             weather.fetch(today);
-            live();
+            reckonLive();
             jdbc.update("update day_turn set as_of = ? where id = 1", today);
         }
     }
@@ -73,13 +80,40 @@ public class Reprojection {
     @EventListener
     @Transactional
     public void onChange(Nursery.Changed change) {
-        live();
+        if (change.motherId() == null) {
+            reckonLive();
+        } else {
+            write(layers.findByMotherIdAndPhaseInOrderById(change.motherId(), LIVE));
+        }
     }
 
-    /** @return how many rows changed */
-    int live() {
-        List<Layer> all = layers.findByPhaseInOrderById(LIVE);
-        return all.isEmpty() ? 0 : write(all, snapshots.take());
+    /** All live layers: in this transaction if they are few, else in a pass of its own that begins when it is over. */
+    private void reckonLive() {
+        int live = layers.countByPhaseIn(LIVE);
+        if (live <= size.atOnce()) {
+            write(layers.findByPhaseInOrderById(LIVE));
+            reckoning.cancel();
+        } else {
+            reckoning.begin(live);
+        }
+    }
+
+    /**
+     * The next step of the pass that is under way: some hundred layers, with no record meanwhile.
+     *
+     * @return whether there is more to do
+     */
+    @Transactional
+    public boolean step() {
+        lock.holdAlone();
+        if (!reckoning.progress().running()) {
+            return false;
+        }
+        List<Layer> some =
+                layers.findByPhaseInAndIdGreaterThanOrderById(LIVE, reckoning.nextId(), Limit.of(ReckoningSize.STEP));
+        write(some);
+        return reckoning.advance(
+                some.isEmpty() ? 0 : some.get(some.size() - 1).id(), some.size(), some.size() == ReckoningSize.STEP);
     }
 
     /** Every layer, at the day that its row stands at. @return how many there are and how many rows changed */
@@ -93,6 +127,12 @@ public class Reprojection {
             changed += write(day.getValue(), snapshots.take(day.getKey()));
         }
         return new int[] {all.size(), changed};
+    }
+
+    private void write(List<Layer> some) {
+        if (!some.isEmpty()) {
+            write(some, snapshots.take());
+        }
     }
 
     private int write(List<Layer> some, NurserySnapshot nursery) {

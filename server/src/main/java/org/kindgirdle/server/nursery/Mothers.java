@@ -89,7 +89,7 @@ public class Mothers {
             history.add(id(saved), edit.id() == null ? Kind.ADDED : Kind.EDITED, clock.today(), changes, "");
         }
         if (edit.id() != null) {
-            events.publishEvent(new Nursery.Changed("mother " + edit.code()));
+            events.publishEvent(new Nursery.Changed("mother " + edit.code(), edit.id()));
         }
         return view(saved);
     }
@@ -178,6 +178,7 @@ public class Mothers {
         mothers.flush();
         limbs.move(id, one.code, id(into));
         events.publishEvent(new Merged(id, id(into)));
+        events.publishEvent(new Nursery.Changed("mother " + into.code, into.id));
         return changed(one);
     }
 
@@ -190,7 +191,7 @@ public class Mothers {
 
     private MotherView changed(Mother one) {
         MotherView saved = view(mothers.saveAndFlush(one));
-        events.publishEvent(new Nursery.Changed("mother " + one.code));
+        events.publishEvent(new Nursery.Changed("mother " + one.code, one.id));
         return saved;
     }
 

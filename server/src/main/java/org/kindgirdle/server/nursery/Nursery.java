@@ -52,8 +52,17 @@ public class Nursery {
         this.lock = lock;
     }
 
-    /** Something that projections depend on was changed, in the transaction that is open. */
-    public record Changed(String what) {}
+    /**
+     * Something that projections depend on was changed, in the transaction that is open.
+     *
+     * @param motherId of the only mother whose layers it touches; null if it may be any
+     */
+    public record Changed(String what, @Nullable Long motherId) {
+
+        public Changed(String what) {
+            this(what, null);
+        }
+    }
 
     @Transactional(readOnly = true)
     public SiteView site() {

@@ -1,0 +1,23 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, watch } from 'vue'
+import { api, type Schemas } from './api/client'
+import { toast } from './ui/toasts'
+
+const EVERY_MS = 1000
+
+/** Follows the pass over all live layers while there is one; what is shown is fetched anew when it is over. */
+export function useReckoning() {
+  const queries = useQueryClient()
+  const { data } = useQuery({
+    queryKey: ['reckoning'],
+    queryFn: () => api<Schemas['Progress']>('GET', '/reckoning'),
+    refetchInterval: (query) => (query.state.data?.running ? EVERY_MS : false),
+  })
+  const running = computed(() => data.value?.running ?? false)
+  watch(running, (now, before) => {
+    if (now || !before) return
+    toast('The dates of all layers are reckoned anew.')
+    void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'reckoning' })
+  })
+  return { progress: data, running }
+}
