@@ -42,6 +42,16 @@ const LOAD: Record<string, string> = {
     <dd>
       {{ Math.round(row.load.utilisation * 100) }}% of what the limb bears: {{ LOAD[row.load.verdict] }}
     </dd>
+    <template v-if="row.leavesToKeep + row.leavesToTake">
+      <dt class="text-muted">Leaf</dt>
+      <dd>
+        a full ball carries
+        <template v-if="row.leavesToTake"
+          >{{ row.leavesToKeep }} of these {{ row.leavesToKeep + row.leavesToTake }} leaves in a mist
+          tent</template
+        ><template v-else>all of them in a mist tent</template>
+      </dd>
+    </template>
     <dt class="text-muted">Water</dt>
     <dd>
       every {{ row.topUpDays }} days at first<template v-if="row.dropsWaterTooFast"

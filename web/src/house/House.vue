@@ -69,10 +69,11 @@ const PARTS = computed(() => [
 const EXPOSURE: Record<string, string> = { SHADE: 'shade', PART: 'part sun', FULL: 'full sun' }
 const lower = (code: string) => code.toLowerCase().replaceAll('_', ' ')
 
-function saved(): void {
+/** The forms close when what they would begin with the next time is there. */
+async function saved(): Promise<void> {
+  await queries.invalidateQueries()
   place.value = recipe.value = profile.value = null
   toast('Saved. The dates of all live layers follow it.')
-  void queries.invalidateQueries()
 }
 </script>
 

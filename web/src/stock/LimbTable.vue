@@ -46,6 +46,14 @@ const line = (stand: Schemas['LimbStand'], criterion: string) =>
               {{ one.limb.name }}
             </button>
             <p class="font-normal" :class="one.limb.goneOn ? 'text-muted' : ''">{{ one.advice }}</p>
+            <p
+              v-for="remark in one.remarks"
+              :key="remark.key"
+              class="mt-1 border-l-4 p-1 text-sm font-normal"
+              :class="remark.level === 'BLOCK' ? 'border-rust bg-rust-pale' : 'border-sap bg-sap-pale'"
+            >
+              {{ remark.sentence }}
+            </p>
           </th>
         </tr>
       </thead>

@@ -48,9 +48,10 @@ function edit(limb: Schemas['LimbStand'] | null): void {
   doing.value = 'limb'
 }
 
-function done(): void {
+/** The forms close when what they would begin with the next time is there. */
+async function done(): Promise<void> {
+  await changed()
   doing.value = ''
-  void changed()
 }
 </script>
 

@@ -1114,6 +1114,7 @@ export interface components {
             nodes: number;
             /** Format: int32 */
             points: number;
+            remarks: components["schemas"]["Remark"][];
             spots: number[];
             suitable: boolean;
         };
@@ -1577,6 +1578,10 @@ export interface components {
             dropsWaterTooFast: boolean;
             /** @enum {string} */
             hormoneFit: "IN_BAND" | "BELOW" | "ABOVE";
+            /** Format: int32 */
+            leavesToKeep: number;
+            /** Format: int32 */
+            leavesToTake: number;
             load: components["schemas"]["BranchLoad"];
             /** Format: date */
             ready10On: string;

@@ -4,9 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -66,7 +68,7 @@ class HouseTest {
             assertThat(visit.see("moves")).containsText("another likeliest day");
             assertThat(visit.see("moves")).not().containsText("0 another likeliest day");
             visit.tap("save-rules");
-            assertThat(visit.see("toast").last()).containsText("reckoned anew");
+            assertThat(visit.see("toast").last()).containsText("Saved");
             assertThat(q50("FEK-64")).isGreaterThan(before);
 
             visit.button("Ring, scraped: speed: as shipped").click();
@@ -124,7 +126,7 @@ class HouseTest {
             visit.button("Edit Tunnel 1").click();
             visit.field("Nights warmer").fill("9 F");
             visit.button("Save the place").click();
-            assertThat(visit.see("toast").last()).containsText("reckoned anew");
+            assertThat(visit.see("toast").last()).containsText("Saved");
             assertThat(q50("FEK-64")).isLessThan(before);
             assertThat(visit.page().getByText(Pattern.compile("nights \\+5 C"))).isVisible();
         }
@@ -190,11 +192,77 @@ class HouseTest {
                 .asString();
     }
 
+    @Test
+    void whatTheHousePaysIsTypedInAndSaysWhatLayersCost() {
+        try (Visit visit = Visit.desk(application).signedInAs("maren")) {
+            visit.open("/house");
+            visit.button("Edit the prices").click();
+            visit.field("An hour of work").fill("dear");
+            visit.tap("save-prices");
+            assertThat(visit.see("problem")).containsText("dear");
+            visit.field("An hour of work").fill("30");
+            visit.field("Money").fill("marks");
+            visit.tap("save-prices");
+            assertThat(visit.page().getByText("An hour of work: 30")).isVisible();
+            visit.open("/season?species=CYDOBL");
+            assertThat(visit.see("cost")).containsText("marks in all");
+        }
+    }
+
+    @Test
+    void aSpeciesIsAddedAndAChangedOneGoesBackToWhatWasShipped() {
+        try (Visit visit = Visit.desk(application).signedInAs("maren")) {
+            visit.open("/house");
+            visit.button("Add a species").click();
+            visit.field("Name").last().fill("island rowan");
+            visit.field("Scientific name").fill("Sorbus carrowensis");
+            visit.field("Code").fill("SORCAR");
+            visit.field("Grows from").fill("41 F");
+            visit.field("Stops at").fill("3");
+            visit.tap("save-profile");
+            assertThat(visit.see("problem")).containsText("rise from base to optimum to ceiling");
+            assertThat(visit.field("Scientific name")).hasValue("Sorbus carrowensis");
+            visit.field("Stops at").fill("36");
+            visit.tap("save-profile");
+            assertThat(visit.page().getByText("your own")).isVisible();
+
+            profile(visit, "snowbell", "80");
+            visit.button("Edit snowbell").click();
+            visit.tap("reset-profile");
+            assertThat(visit.field("Thermal days")).not().hasValue("80");
+            assertThat(visit.see("moves")).isVisible();
+            visit.tap("save-profile");
+            assertThat(visit.see("save-profile")).hasCount(0);
+            visit.button("Edit snowbell").click();
+            assertThat(visit.see("reset-profile")).hasCount(0);
+        }
+    }
+
+    @Test
+    void aPassOverManyLayersShowsHowFarItIsAndThenTheNewDates() {
+        try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
+            AtomicInteger asked = new AtomicInteger();
+            visit.page()
+                    .route(
+                            "**/api/v1/reckoning",
+                            route -> route.fulfill(new Route.FulfillOptions()
+                                    .setContentType("application/json")
+                                    .setBody(
+                                            asked.incrementAndGet() < 3
+                                                    ? "{\"running\":true,\"done\":7500,\"total\":20000}"
+                                                    : "{\"running\":false,\"done\":20000,\"total\":20000}")));
+            visit.open("/layers");
+            assertThat(visit.see("reckoning")).containsText("7500 of 20000");
+            assertThat(visit.see("toast").last()).containsText("reckoned anew");
+            assertThat(visit.see("reckoning")).hasCount(0);
+        }
+    }
+
     private static void profile(Visit visit, String species, String thermalDays) {
         visit.open("/house");
         visit.button("Edit " + species).click();
         visit.field("Thermal days").fill(thermalDays);
         visit.tap("save-profile");
-        assertThat(visit.see("toast").last()).containsText("reckoned anew");
+        assertThat(visit.see("toast").last()).containsText("Saved");
     }
 }

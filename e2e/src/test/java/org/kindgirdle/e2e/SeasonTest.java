@@ -121,6 +121,46 @@ class SeasonTest {
         }
     }
 
+    @Test
+    void whatIsWantedIsKeptAsATargetAndFollowsWhatIsSet() {
+        try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
+            visit.open("/season?species=MESGER");
+            assertThat(visit.see("target").first()).containsText("Loquats for the glasshouse");
+            visit.field("Plants wanted").fill("3");
+            visit.pick("Variety", "Old Carrow");
+            visit.field("Released by").fill("2028-09-01");
+            visit.tap("reckon");
+            assertThat(visit.see("numbers-headline")).containsText("3 plants by 1 September 2028");
+            assertThat(visit.see("where-room")).containsText("MD-01");
+            assertThat(visit.see("cost")).containsText(Pattern.compile("\\d+\\.\\d\\d crowns in all"));
+            visit.tap("keep-target");
+            visit.tap("save-target");
+            assertThat(visit.see("problem")).isVisible();
+            visit.field("What it is for").fill("Medlars for the orchard");
+            visit.tap("save-target");
+            Locator target =
+                    visit.see("target").filter(new Locator.FilterOptions().setHasText("Medlars for the orchard"));
+            assertThat(target).containsText("3 medlar ‘Old Carrow’ by 1 September 2028");
+            assertThat(target).containsText(Pattern.compile("Set \\d+ more, by "));
+            assertThat(target).containsText("0 set, 0 rooted");
+
+            visit.open("/bench?mother=4");
+            visit.field("Diameter").fill("16");
+            visit.button("Same again × 5").click();
+            assertThat(visit.see("remarks")).isVisible();
+            if (visit.see("reason").isVisible()) {
+                visit.see("reason").fill("for the orchard");
+            }
+            visit.tap("set");
+            assertThat(visit.see("set-done")).containsText("6 layers are set");
+            visit.open("/season?species=MESGER");
+            assertThat(target).containsText("6 set, 0 rooted");
+            assertThat(target).containsText(Pattern.compile("likely \\d"));
+            visit.page().getByLabel("No longer wanted: Medlars for the orchard").click();
+            assertThat(target).hasCount(0);
+        }
+    }
+
     private record Site(String latitude, String nights, String days) {}
 
     private static Map<String, String> frosts(String last, String lastLate, String firstEarly, String first) {
@@ -144,7 +184,7 @@ class SeasonTest {
         visit.radio(frosts.isEmpty() ? "Never" : "Yes").last().click();
         frosts.forEach((label, day) -> visit.field(label).fill(day));
         visit.tap("save-site");
-        assertThat(visit.see("toast").last()).containsText("reckoned anew");
+        assertThat(visit.see("toast").last()).containsText("Saved");
     }
 
     private static Locator loquat(Visit visit) {

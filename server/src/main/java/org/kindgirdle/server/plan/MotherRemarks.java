@@ -1,16 +1,22 @@
 package org.kindgirdle.server.plan;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.plan.BranchRule;
+import org.kindgirdle.core.plan.Limb;
+import org.kindgirdle.core.plan.LimbScore;
 import org.kindgirdle.core.plan.MotherCapacity;
 import org.kindgirdle.core.plan.MotherFacts;
 import org.kindgirdle.core.plan.MotherRule;
 import org.kindgirdle.core.set.Method;
+import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.Level;
+import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.Rights;
 import org.kindgirdle.server.words.Format;
@@ -53,6 +59,23 @@ public class MotherRemarks {
                         entry.rule().name(),
                         phrases.say("plan." + entry.level() + "." + entry.rule(), values)))
                 .toList();
+    }
+
+    /** What is to be said before a ring is cut on a limb of it. */
+    List<Remark> ofLimb(
+            MotherView mother, SpeciesProfile species, Limb facts, LimbView limb, HouseRules rules, Format format) {
+        List<Remark> all =
+                new ArrayList<>(of(mother, species, capacity(mother, 0, rules), limb.shootBelow(), format).stream()
+                        .filter(remark -> remark.key().equals(MotherRule.NO_SHOOT_BELOW.name()))
+                        .toList());
+        Map<String, String> values = Map.of(
+                "thin", format.lengthMm(RingAndBall.thinMm(rules)),
+                "leaves", String.valueOf(LimbScore.leavesWanted(rules)));
+        BranchRule.checkAll(rules, facts).stream()
+                .filter(entry -> entry.level() != Level.FINE)
+                .forEach(entry -> all.add(new Remark(
+                        entry.level(), entry.rule().name(), phrases.say("limb.remark." + entry.rule(), values))));
+        return all;
     }
 
     /** How many more layers it can take: none of one that may not be cloned. */

@@ -47,6 +47,7 @@ final class StockView {
      * @param free places for the tip end of a further ball
      * @param more layers that there is room for on it
      * @param spots where further balls go: from the union to the lower end of each, mm, the one nearest the tip first
+     * @param remarks on rings on it
      * @param ever layers that came from it
      */
     record LimbStand(
@@ -66,6 +67,7 @@ final class StockView {
             int more,
             List<Double> spots,
             List<String> faults,
+            List<Remark> remarks,
             int ever) {}
 
     record ScoreLine(LimbScore.Criterion criterion, int points, String sentence) {}

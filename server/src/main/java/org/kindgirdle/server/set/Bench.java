@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
@@ -18,6 +19,8 @@ import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.sever.LeafBalance;
+import org.kindgirdle.core.sever.Shelter;
 import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.LayerJournal;
 import org.kindgirdle.server.journal.NurserySnapshot;
@@ -152,6 +155,7 @@ class Bench {
 
     private SetPreview.Row row(LayerProjection layer, LayerContext context) {
         LayerProjection.RootForecast forecast = Objects.requireNonNull(layer.forecast());
+        LeafBalance leaf = leafAtSeverance(layer, context, forecast.q50());
         return new SetPreview.Row(
                 layer.ball(),
                 RingAndBall.aboveMm(context.rules()),
@@ -167,6 +171,23 @@ class Bench {
                 forecast.q50(),
                 forecast.q90(),
                 forecast.topUp().intervalDays(),
-                forecast.topUp().unsuitable());
+                forecast.topUp().unsuitable(),
+                leaf.keep(),
+                leaf.remove());
+    }
+
+    /** What the leaves beyond the ring will ask of the roots, on a usual day of the time when it is likely to be full. */
+    private static LeafBalance leafAtSeverance(
+            LayerProjection layer, LayerContext context, @Nullable LocalDate readyOn) {
+        return LeafBalance.of(
+                context.rules(),
+                LeafBalance.supplyCm2PerMl(context.rules()),
+                layer.ball().mediumMl(),
+                1,
+                RootStage.FILLED,
+                layer.state().set().leavesBeyond(),
+                context.species().leafCm2(),
+                context.climate().vpdKpaOn(readyOn == null ? layer.state().setOn() : readyOn),
+                Shelter.MIST_TENT);
     }
 }

@@ -22,6 +22,7 @@ record SetPreview(LocalDate setOn, SettingWindow window, List<Remark> remarks, L
     /**
      * @param ready10On the day with a tenth of the probability of ready; null beyond four years
      * @param topUpDays days between top-ups at first
+     * @param leavesToKeep at severance, and {@code leavesToTake} off, if the ball is full by then and the plant goes into a mist tent
      */
     record Row(
             RingAndBall ball,
@@ -34,7 +35,9 @@ record SetPreview(LocalDate setOn, SettingWindow window, List<Remark> remarks, L
             @Nullable LocalDate ready50On,
             @Nullable LocalDate ready90On,
             int topUpDays,
-            boolean dropsWaterTooFast) {}
+            boolean dropsWaterTooFast,
+            int leavesToKeep,
+            int leavesToTake) {}
 
     boolean isBlocked() {
         return remarks.stream().anyMatch(remark -> remark.level() == Level.BLOCK);

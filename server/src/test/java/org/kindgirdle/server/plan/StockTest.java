@@ -200,6 +200,11 @@ class StockTest {
                 .body()
                 .path("id")
                 .asLong();
+        limb("Twig", 4, "SOFT", 10, 2);
+        JsonNode limbs = page().path("limbs");
+        assertThat(keys(limbs.at("/0/remarks"))).containsExactly("NO_SHOOT_BELOW");
+        assertThat(limbs.at("/0/remarks/0/sentence").asString()).contains("is the whole top meant to come off?");
+        assertThat(keys(limbs.at("/1/remarks"))).containsExactly("THIN", "FEW_LEAVES");
         assertThat(keys(nursery.grower()
                         .post("/api/v1/set-previews", onLimb(limb, 300))
                         .expect(200)

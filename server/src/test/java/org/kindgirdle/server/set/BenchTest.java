@@ -5,6 +5,7 @@ import static org.kindgirdle.server.harness.TestNursery.TODAY;
 
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -33,6 +34,30 @@ class BenchTest {
         assertThat(set.path("diameterMm").asDouble()).isEqualTo(19.05);
         // quince bridges readily: 1.25 times 1.5 times the diameter
         assertThat(set.path("ringMm").asDouble()).isEqualTo(19.05 * 1.5 * 1.25);
+    }
+
+    /** 30 cm2 a leaf, a tent that leaves .35 of the draw, and air under 1 kPa: a ball of half a litre carries many. */
+    @Test
+    void what_the_leaves_will_ask_of_the_roots_is_said_before_the_ring_is_cut() {
+        Map<String, Object> batch = new HashMap<>(batch("18 mm"));
+        Map<String, Object> row = new HashMap<>(TestNursery.row("18 mm"));
+        row.put("leavesBeyond", 900);
+        batch.put("rows", List.of(row));
+        JsonNode many = nursery.grower()
+                .post("/api/v1/set-previews", batch)
+                .expect(200)
+                .body()
+                .at("/rows/0");
+        int keep = many.path("leavesToKeep").asInt();
+        assertThat(keep).isBetween(100, 500);
+        assertThat(keep + many.path("leavesToTake").asInt()).isEqualTo(900);
+        row.put("leavesBeyond", 12);
+        JsonNode few = nursery.grower()
+                .post("/api/v1/set-previews", batch)
+                .expect(200)
+                .body()
+                .at("/rows/0");
+        assertThat(few.path("leavesToTake").asInt()).isZero();
     }
 
     @Test

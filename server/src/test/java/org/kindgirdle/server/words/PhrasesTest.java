@@ -63,6 +63,7 @@ class PhrasesTest {
                         keys("plant.Rung.", Rung.values()),
                         keys("plant.Ladder.", Ladder.values()),
                         keys("limb.wood.", Wood.values()),
+                        keys("limb.remark.", BranchRule.values()),
                         keys("limb.fault.", LimbLayout.Kind.values()),
                         Arrays.stream(LimbScore.Criterion.values())
                                 .flatMap(one -> Stream.of("limb." + one + ".1", "limb." + one + ".2")),
