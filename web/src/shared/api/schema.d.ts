@@ -931,6 +931,11 @@ export interface components {
             /** Format: date */
             topUpOn: string;
         };
+        FormerLabel: {
+            label: string;
+            /** Format: date */
+            until: string;
+        };
         FreeStretch: {
             /** Format: double */
             fromTipMm: number;
@@ -1190,6 +1195,7 @@ export interface components {
         };
         MotherOf: {
             code: string;
+            formerLabels: components["schemas"]["FormerLabel"][];
             /** Format: int64 */
             id: number;
             limb: string;

@@ -46,6 +46,13 @@ class LoadRun {
             began = System.nanoTime();
             owner.get("/api/v1/layers?limit=100").expect(200);
             say("a list of 100 of them", since(began));
+            JsonNode rules = owner.get("/api/v1/house-rules").body();
+            began = System.nanoTime();
+            owner.post(
+                            "/api/v1/house-rules/previews",
+                            Map.of("number", rules.path("number").asInt(), "values", Map.of("next.establish", 50)))
+                    .expect(200);
+            say("what another house rule would move", since(began));
             began = System.nanoTime();
             owner.get("/api/v1/stock").expect(200);
             say("the stock", since(began));

@@ -22,7 +22,14 @@ class Screenshots {
             picture(desk, "/layers/YRF-DJ", "YRF-DJ", "layer-hardening-off");
             picture(desk, "/layers", "Layers", "layers");
             picture(desk, "/season?species=CYDOBL", "Season", "season");
+            desk.see("target").first().scrollIntoViewIfNeeded();
+            assertThat(desk.see("cost")).isVisible();
+            desk.page().evaluate("() => document.getElementById('targets-title').scrollIntoView()");
+            shoot(desk, "season-numbers");
             picture(desk, "/stock", "Mothers", "stock");
+            desk.page().setViewportSize(1280, 1250);
+            picture(desk, "/stock/10", "MU-01", "mother");
+            desk.page().setViewportSize(1280, 800);
             picture(desk, "/house", "House", "house");
             desk.page().getByLabel("Find a house rule").fill("frost");
             desk.page().locator("[id='next.establish']").fill("60");

@@ -18,6 +18,7 @@ import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.server.nursery.MotherHistory;
 import org.kindgirdle.server.words.Advice;
 import org.kindgirdle.server.words.MediumAdvice;
 import org.kindgirdle.server.words.Reasons;
@@ -53,14 +54,18 @@ record LayerPage(
         Suggested suggested,
         List<RecordView> records) {
 
-    /** @param setAs code of the mother that it was recorded on, where that turned out to be this one */
+    /**
+     * @param setAs code of the mother that it was recorded on, where that turned out to be this one
+     * @param formerLabels what its label may still say
+     */
     record MotherOf(
             long id,
             String code,
             String variety,
             String place,
             @Nullable String setAs,
-            @Nullable String limb) {}
+            @Nullable String limb,
+            List<MotherHistory.FormerLabel> formerLabels) {}
 
     record SpeciesOf(String code, String botanical, String common, String hazards) {}
 

@@ -23,6 +23,7 @@ import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.server.nursery.Limbs;
+import org.kindgirdle.server.nursery.MotherHistory;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
@@ -43,6 +44,7 @@ class LayerPages {
     private final RecordCodec codec;
     private final Snapshots snapshots;
     private final Limbs limbs;
+    private final MotherHistory history;
     private final People people;
     private final CurrentPerson person;
     private final Words words;
@@ -54,6 +56,7 @@ class LayerPages {
             RecordCodec codec,
             Snapshots snapshots,
             Limbs limbs,
+            MotherHistory history,
             People people,
             CurrentPerson person,
             Words words,
@@ -63,6 +66,7 @@ class LayerPages {
         this.codec = codec;
         this.snapshots = snapshots;
         this.limbs = limbs;
+        this.history = history;
         this.people = people;
         this.person = person;
         this.words = words;
@@ -116,7 +120,8 @@ class LayerPages {
                         layer.setMotherId == layer.motherId
                                 ? null
                                 : nursery.mother(layer.setMotherId).code(),
-                        layer.limbId == null ? null : limbs.one(layer.limbId).name()),
+                        layer.limbId == null ? null : limbs.one(layer.limbId).name(),
+                        history.formerLabels(layer.motherId, state.setOn())),
                 new LayerPage.SpeciesOf(species.code(), species.botanical(), species.common(), species.hazards()),
                 new LayerPage.RecipeOf(
                         layer.recipeId, nursery.recipe(layer.recipeId).name(), layer.recipeNumber),

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
@@ -52,6 +53,9 @@ public class MotherHistory {
     /** One entry of a history. */
     public record Entry(Kind kind, LocalDate on, String by, List<Change> changes, String reason) {}
 
+    /** A label that was wrong, until a day. */
+    public record FormerLabel(LocalDate until, String label) {}
+
     /** The newest first. */
     public List<Entry> of(long motherId) {
         return jdbc.query(
@@ -64,6 +68,25 @@ public class MotherHistory {
                         Arrays.asList(json.readValue(row.getString(4), Change[].class)),
                         row.getString(5)),
                 motherId);
+    }
+
+    /**
+     * What a mother was called before it was relabelled.
+     *
+     * @param since labels that were written on this day or later may still say it
+     * @return the newest first
+     */
+    public List<FormerLabel> formerLabels(long motherId, LocalDate since) {
+        return jdbc.query(
+                "select on_date, changes from mother_event where mother_id = ? and kind = 'RELABELLED' and on_date >= ?"
+                        + " order by id desc",
+                (row, number) -> new FormerLabel(
+                        row.getObject(1, LocalDate.class),
+                        Arrays.stream(json.readValue(row.getString(2), Change[].class))
+                                .map(Change::was)
+                                .collect(Collectors.joining(" "))),
+                motherId,
+                since);
     }
 
     void add(long motherId, Kind kind, LocalDate on, List<Change> changes, String reason) {

@@ -19,6 +19,7 @@ public class Mothers {
     private final MotherRepository mothers;
     private final SpeciesRepository species;
     private final PlaceRepository places;
+    private final NumberedVersions versions;
     private final Limbs limbs;
     private final MotherHistory history;
     private final NurseryLock lock;
@@ -29,6 +30,7 @@ public class Mothers {
             MotherRepository mothers,
             SpeciesRepository species,
             PlaceRepository places,
+            NumberedVersions versions,
             Limbs limbs,
             MotherHistory history,
             NurseryLock lock,
@@ -37,6 +39,7 @@ public class Mothers {
         this.mothers = mothers;
         this.species = species;
         this.places = places;
+        this.versions = versions;
         this.limbs = limbs;
         this.history = history;
         this.lock = lock;
@@ -245,7 +248,7 @@ public class Mothers {
     private Map<String, @Nullable Object> facts(Mother one) {
         Map<String, @Nullable Object> facts = new HashMap<>();
         facts.put("code", one.code);
-        facts.put("species", one.speciesCode);
+        facts.put("species", commonName(one.speciesCode));
         facts.put("variety", one.variety);
         facts.put("place", places.findById(one.placeId).map(place -> place.name).orElse(""));
         facts.put("rootRun", one.rootRun);
@@ -258,6 +261,12 @@ public class Mothers {
         facts.put("leafyShoots", one.leafyShoots);
         facts.put("note", one.note);
         return facts;
+    }
+
+    private String commonName(String code) {
+        return species.findById(code)
+                .map(one -> versions.profile(code, one.profileNumber).common())
+                .orElse(code);
     }
 
     private static long id(Mother one) {
