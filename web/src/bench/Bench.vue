@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
-import { show, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import RemarkList from '@/shared/ui/RemarkList.vue'
-import { POSITIONS, WOODS } from '@/shared/words'
 import StemDrawing from '@/stem/StemDrawing.vue'
+import BenchRows from './BenchRows.vue'
 import { fromLimb } from './limbSpots'
 import RowSums from './RowSums.vue'
 import { useBench, type BenchRow } from './useBench'
+import { useOutbox, type Waiting } from './useOutbox'
 
 /** What do I cut, mix and wrap? */
 const route = useRoute()
@@ -41,14 +41,15 @@ const { data: recipes } = useQuery({
 })
 if (recipes.value?.[0]) recipeId.value = String(recipes.value[0].id)
 
-const { rows, preview, reason, saving, problem, isComplete, add, remove, cellError, set } = useBench(
-  motherId,
-  recipeId,
-  shootBelow,
-)
+const { rows, body, preview, sums, reason, isComplete, another, add, remove, cellError, clear, putBack } =
+  useBench(motherId, recipeId, shootBelow)
+const { waiting, send, flush, drop } = useOutbox(arrived)
+const saving = ref(false)
+const problem = ref<unknown>(null)
+const count = ref('5')
 const at = ref(0)
 const done = ref<string[]>([])
-const table = ref<HTMLElement | null>(null)
+const grid = ref<InstanceType<typeof BenchRows> | null>(null)
 
 const motherOptions = computed<[string, string][]>(() => [
   ['', 'Choose a mother'],
@@ -63,28 +64,32 @@ const recipeOptions = computed<[string, string][]>(() =>
   (recipes.value ?? []).map((one) => [String(one.id), one.name] as [string, string]),
 )
 const recipe = computed(() => recipes.value?.find((one) => String(one.id) === recipeId.value))
-const shown = computed(() => preview.value?.rows[Math.min(at.value, preview.value.rows.length - 1)] ?? null)
+const shown = computed(() => sums.value[Math.min(at.value, rows.value.length - 1)] ?? null)
+const isRing = computed(() => recipe.value?.recipe.wound.startsWith('RING') ?? true)
 const drawing = computed<Schemas['Drawing'] | null>(() => {
-  const sums = shown.value
+  const one = shown.value
   const row = rows.value[Math.min(at.value, rows.value.length - 1)]
-  if (!sums || !row || !recipe.value) return null
-  const isRing = recipe.value.recipe.wound.startsWith('RING')
+  if (!one || !row || !recipe.value) return null
   return {
-    ball: sums.ball,
-    ringMm: isRing ? sums.ball.ringMm : 0,
-    aboveMm: sums.aboveMm,
-    belowMm: sums.belowMm,
+    ball: one.ball,
+    ringMm: isRing.value ? one.ball.ringMm : 0,
+    aboveMm: one.aboveMm,
+    belowMm: one.belowMm,
     position: row.position as Schemas['Drawing']['position'],
     wood: row.wood as Schemas['Drawing']['wood'],
     leavesBeyond: Number(row.leaves),
     leanDeg: Number(row.lean),
-    load: sums.load,
+    load: one.load,
     propped: false,
     cover: recipe.value.recipe.cover,
   }
 })
+/** Of one batch, as the server takes them. */
+const MOST = 200
 const blocked = computed(() => preview.value?.remarks.some((one) => one.level === 'BLOCK') ?? false)
 const warned = computed(() => preview.value?.remarks.some((one) => one.level === 'WARN') ?? false)
+const maySet = computed(() => isComplete.value && !blocked.value && preview.value !== null)
+
 function commonName(code: string): string {
   return species.value?.find((one) => one.profile.code === code)?.profile.common ?? code
 }
@@ -115,21 +120,40 @@ watch(
   { immediate: true },
 )
 
-async function same(count: number): Promise<void> {
-  const last = rows.value.at(-1)?.limb
-  add(count)
-  if (last) rows.value.slice(-count).forEach((row) => onLimb(row, last))
-  await nextTick()
-  table.value?.querySelector<HTMLInputElement>('[data-row]:last-of-type input')?.select()
+/** As many more branches like the last one; on a limb each takes the next place. */
+async function same(more: number): Promise<void> {
+  if (!Number.isInteger(more) || more < 1 || rows.value.length + more > MOST) return
+  const limb = rows.value.at(-1)?.limb
+  add(more)
+  if (limb) rows.value.slice(-more).forEach((row) => onLimb(row, limb))
+  await grid.value?.go(rows.value.length - 1, 'diameter')
+}
+
+function arrived(codes: string[]): void {
+  done.value = codes
+  void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'recipes' })
 }
 
 async function save(): Promise<void> {
-  const codes = await set()
-  if (codes) {
-    done.value = codes
-    void queries.invalidateQueries({ queryKey: ['layers'] })
-    void queries.invalidateQueries({ queryKey: ['round'] })
+  if (saving.value || !maySet.value) return
+  saving.value = true
+  problem.value = null
+  done.value = []
+  const mother = mothers.value?.find((one) => String(one.id) === motherId.value)?.code ?? ''
+  const sent = await send({ ...body.value, reason: reason.value.trim() || null } as Waiting['body'], mother)
+  saving.value = false
+  if (sent && 'problem' in sent) {
+    problem.value = sent.problem
+    return
   }
+  clear()
+  if (sent) arrived(sent.codes)
+  await grid.value?.go(0, 'diameter')
+}
+
+function back(one: Waiting): void {
+  putBack(one)
+  drop(one.id)
 }
 </script>
 
@@ -148,6 +172,28 @@ async function save(): Promise<void> {
         }}</RouterLink></template
       >.
     </p>
+  </div>
+  <div
+    v-for="one in waiting.filter((each) => each.tried)"
+    :key="one.id"
+    class="mt-4 flex flex-wrap items-center gap-3 border-l-8 p-3"
+    :class="one.refused ? 'border-rust bg-rust-pale' : 'border-water bg-water-pale'"
+    role="status"
+    data-testid="waiting"
+  >
+    <p class="grow">
+      <b
+        >{{ one.body.rows.length === 1 ? 'One layer' : `${one.body.rows.length} layers` }} on
+        {{ one.mother }}:</b
+      >
+      {{
+        one.refused
+          ? `not taken. ${one.refused}`
+          : 'kept on this device until the network is back; then they are sent by themselves, once.'
+      }}
+    </p>
+    <button v-if="!one.refused" type="button" class="btn" @click="flush">Send now</button>
+    <button v-else type="button" class="btn" @click="back(one)">Back to the bench</button>
   </div>
   <div class="mt-4 grid gap-4 sm:grid-cols-2 lg:max-w-3xl">
     <PickOne v-model="motherId" label="Mother" :options="motherOptions" />
@@ -173,90 +219,38 @@ async function save(): Promise<void> {
 
   <div class="mt-6 grid gap-6 xl:grid-cols-[minmax(0,1fr)_22rem]">
     <form @submit.prevent="save">
-      <div ref="table" class="grid gap-3">
-        <fieldset
-          v-for="(row, index) in rows"
-          :key="row.key"
-          data-row
-          class="grid grid-cols-2 items-start gap-2 border-l-4 pl-3 sm:grid-cols-[1fr_1.9fr_1.6fr_0.7fr_1fr_0.7fr_auto]"
-          :class="index === at ? 'border-lichen' : 'border-line'"
-          @focusin="at = index"
+      <BenchRows
+        ref="grid"
+        v-model="rows"
+        :sums="sums"
+        :limbs="limbs"
+        :at="at"
+        :is-ring="isRing"
+        :another="another"
+        :cell-error="cellError"
+        @at="at = $event"
+        @remove="remove"
+        @limb="onLimb"
+        @send="save"
+      />
+      <div class="mt-3 flex flex-wrap items-center gap-2">
+        <label class="flex items-center gap-2 font-bold">
+          Same again ×
+          <input
+            v-model="count"
+            class="input w-20"
+            inputmode="numeric"
+            data-testid="same-count"
+            @keydown.enter.prevent="same(Number(count))"
+          />
+        </label>
+        <button type="button" class="btn" data-testid="same-again" @click="same(Number(count))">
+          Add them
+        </button>
+        <span class="text-sm text-muted"
+          >Enter: next branch · Ctrl+Enter: set · Ctrl+D: fill down · rows from a sheet can be pasted into any
+          cell</span
         >
-          <legend class="sr-only">Branch {{ index + 1 }}</legend>
-          <label v-if="limbs.length" class="col-span-full flex max-w-sm items-center gap-2 text-sm">
-            Limb
-            <select
-              class="input"
-              :value="row.limb"
-              @change="onLimb(row, ($event.target as HTMLSelectElement).value)"
-            >
-              <option value="">Not on record</option>
-              <option v-for="one in limbs" :key="one.limb.name" :value="String(one.limb.id)">
-                {{ one.limb.name }}: room for {{ one.more }}
-              </option>
-            </select>
-          </label>
-          <label class="grid gap-1 text-sm">
-            Diameter, {{ unitOf('length', session.units) }}
-            <input
-              v-model="row.diameter"
-              class="input"
-              :aria-invalid="cellError(index, 'diameterMm') ? 'true' : undefined"
-              placeholder="18 or 3/4 in"
-            />
-            <span v-if="cellError(index, 'diameterMm')" class="font-bold text-rust" role="alert">
-              {{ cellError(index, 'diameterMm') }}
-            </span>
-            <span v-else-if="preview?.rows[index]" class="text-muted">
-              {{ show(preview.rows[index]!.ball.diameterMm, 'length', session.units) }}
-            </span>
-          </label>
-          <label class="grid gap-1 text-sm">
-            Wood
-            <select v-model="row.wood" class="input">
-              <option v-for="[code, text] in WOODS" :key="code" :value="code">{{ text }}</option>
-            </select>
-          </label>
-          <label class="grid gap-1 text-sm">
-            Upper cut
-            <select v-model="row.position" class="input">
-              <option v-for="[code, text] in POSITIONS" :key="code" :value="code">{{ text }}</option>
-            </select>
-          </label>
-          <label class="grid gap-1 text-sm">
-            Leaves
-            <input v-model="row.leaves" class="input" inputmode="numeric" />
-            <span v-if="cellError(index, 'leavesBeyond')" class="font-bold text-rust" role="alert">
-              {{ cellError(index, 'leavesBeyond') }}
-            </span>
-          </label>
-          <label class="grid gap-1 text-sm">
-            To union, {{ unitOf('length', session.units) }}
-            <input v-model="row.fromUnion" class="input" />
-            <span v-if="cellError(index, 'fromUnionMm')" class="font-bold text-rust" role="alert">
-              {{ cellError(index, 'fromUnionMm') }}
-            </span>
-          </label>
-          <label class="grid gap-1 text-sm">
-            Lean, °
-            <input v-model="row.lean" class="input" inputmode="numeric" />
-            <span v-if="cellError(index, 'leanDeg')" class="font-bold text-rust" role="alert">
-              {{ cellError(index, 'leanDeg') }}
-            </span>
-          </label>
-          <button
-            type="button"
-            class="mt-6 min-h-12 min-w-10"
-            :aria-label="`Remove branch ${index + 1}`"
-            @click="remove(row.key)"
-          >
-            ×
-          </button>
-        </fieldset>
-      </div>
-      <div class="mt-3 flex flex-wrap gap-2">
-        <button type="button" class="btn" data-testid="same-again" @click="same(1)">Same again</button>
-        <button type="button" class="btn" @click="same(5)">Same again × 5</button>
       </div>
 
       <RemarkList v-if="preview" class="mt-5" :remarks="preview.remarks" />
@@ -268,7 +262,7 @@ async function save(): Promise<void> {
       <button
         v-if="session.mayRecord"
         class="btn btn-main mt-4"
-        :disabled="saving || !isComplete || blocked || !preview"
+        :disabled="saving || !maySet"
         data-testid="set"
       >
         {{ rows.length === 1 ? 'Set this layer' : `Set these ${rows.length} layers` }}

@@ -27,7 +27,7 @@ const x = (target: Schemas['TargetView'], plants: number) => END + (plants / mos
 async function close(target: Schemas['TargetView']): Promise<void> {
   problem.value = null
   try {
-    await api('POST', `/targets/${target.id}/closing`, {}, newCommandId())
+    await api('POST', `/targets/${target.id}/closing`, { version: target.version }, newCommandId())
     await queries.invalidateQueries({ queryKey: ['targets'] })
   } catch (failure) {
     problem.value = failure

@@ -18,6 +18,7 @@ const props = defineProps<{
   page: Schemas['MotherPage']
   change: Change
   species: Schemas['SpeciesView'][]
+  places: Schemas['PlaceView'][]
 }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
@@ -43,6 +44,12 @@ const sum = (field: 'set' | 'onMother' | 'offMother' | 'released') =>
 const speciesOptions = computed<[string, string][]>(() =>
   props.species.map((one) => [one.profile.code, `${capital(one.profile.common)} (${one.profile.botanical})`]),
 )
+const otherPlace = computed(() => {
+  const chosen = lines.value?.find((line) => String(line.mother.id) === into.value)
+  return chosen && chosen.mother.placeId !== mother.value.placeId
+    ? props.places.find((place) => place.id === chosen.mother.placeId)?.name
+    : undefined
+})
 const intoOptions = computed<[string, string][]>(() => [
   ['', 'Choose the one that stays'],
   ...(lines.value ?? [])
@@ -116,6 +123,10 @@ async function save(): Promise<void> {
       />
       <Field v-model="reason" label="Why" :error="error('reason')" />
     </div>
+    <p v-if="change === 'merger' && otherPlace" class="border-l-8 border-sap bg-sap-pale p-3">
+      <b>Think first:</b> the other stands in {{ otherPlace }}. All layers are reckoned for that place from
+      then on.
+    </p>
     <ProblemNote :problem="problem" @retry="save" />
     <div class="flex gap-2">
       <button class="btn btn-main" :disabled="saving" data-testid="save-change">{{ TITLES[change] }}</button>

@@ -32,6 +32,9 @@ const barred = computed(() => mother.value.sick || mother.value.rights === 'PROT
     </RouterLink>
     <span class="col-start-2 sm:col-start-auto" :class="barred ? 'font-bold text-rust' : ''">
       {{ line.why }}
+      <span v-if="line.limbs && !barred" class="text-muted"
+        >{{ line.limbs === 1 ? 'One limb' : `${line.limbs} limbs` }} on record.</span
+      >
       <span v-if="mother.note" class="block text-sm text-muted">{{ mother.note }}</span>
     </span>
     <span class="col-start-2 flex gap-4 sm:col-start-auto sm:justify-end">

@@ -131,12 +131,13 @@ async function done(): Promise<void> {
       @close="doing = ''"
     />
     <MotherChange
-      v-else-if="doing && doing !== 'edit' && doing !== 'limb' && species"
+      v-else-if="doing && doing !== 'edit' && doing !== 'limb' && species && places"
       :key="doing"
       class="mt-4"
       :page="page"
       :change="doing"
       :species="species"
+      :places="places"
       @saved="done"
       @close="doing = ''"
     />

@@ -818,6 +818,10 @@ export interface components {
             /** Format: date */
             today: string;
         };
+        Closing: {
+            /** Format: int64 */
+            version: number;
+        };
         CostView: {
             currency: string;
             materials: {
@@ -3726,7 +3730,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Closing"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

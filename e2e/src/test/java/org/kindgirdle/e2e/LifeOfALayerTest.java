@@ -50,10 +50,10 @@ class LifeOfALayerTest {
         diameter.first().fill("3/4 in");
         // the sums stand there before anything is saved
         assertThat(visit.see("sums")).containsText("29 mm");
+        visit.see("same-count").fill("1");
         visit.tap("same-again");
         assertThat(diameter).hasCount(2);
-        diameter.nth(1).press("Tab");
-        visit.tap("same-again");
+        diameter.nth(1).press("Enter");
         assertThat(diameter).hasCount(3);
         assertThat(visit.see("remarks")).isVisible();
         if (visit.see("reason").isVisible()) {
@@ -96,8 +96,49 @@ class LifeOfALayerTest {
         assertThat(visit.see("do-step")).hasText("Record the severing");
     }
 
+    /** On 18 September, nine weeks after the last good day. */
     @Test
     @Order(3)
+    void aStartThatIsTooLateIsSaidWithItsChanceAndTheLastGoodDayAndWantsAReasonThatStays() {
+        visit.open("/bench");
+        visit.pick("Mother", "QU-02");
+        visit.field("Diameter").fill("15");
+        Locator late = visit.see("remarks").locator("[data-level=WARN]", withText("too late"));
+        assertThat(late).containsText(Pattern.compile("\\d+%|less than 1%"));
+        assertThat(late).containsText("The last good day is");
+        visit.tap("set");
+        assertThat(visit.see("problem")).containsText("Too late for this year");
+        visit.see("reason").fill("the wall holds the warmth");
+        visit.tap("set");
+        assertThat(visit.see("set-done")).containsText("One layer is set");
+        visit.see("set-done").getByRole(AriaRole.LINK).click();
+        assertThat(visit.page().getByText("the wall holds the warmth")).isVisible();
+
+        visit.open("/bench");
+        visit.pick("Mother", "QU-03");
+        visit.field("Diameter").fill("15");
+        assertThat(visit.see("remarks").locator("[data-level=BLOCK]")).containsText("sick");
+        assertThat(visit.see("set")).isDisabled();
+        // nobody sets it until the fact that was recorded changes
+        visit.open("/stock/3");
+        visit.tap("edit-mother");
+        visit.radio("No").first().click();
+        visit.tap("save-mother");
+        assertThat(visit.see("room")).containsText("Room for");
+        visit.open("/bench");
+        visit.pick("Mother", "QU-03");
+        visit.field("Diameter").fill("15");
+        assertThat(visit.see("remarks").locator("[data-level=WARN]").first()).isVisible();
+        assertThat(visit.see("set")).isEnabled();
+        visit.field("Diameter").fill("");
+    }
+
+    private static Locator.LocatorOptions withText(String text) {
+        return new Locator.LocatorOptions().setHasText(Pattern.compile(text, Pattern.CASE_INSENSITIVE));
+    }
+
+    @Test
+    @Order(4)
     void aRecordIsTakenBackAndStaysToBeSeen() {
         visit.openLayer(first());
         visit.button("Take back: Look, 18 September").click();
@@ -117,7 +158,7 @@ class LifeOfALayerTest {
     }
 
     @Test
-    @Order(4)
+    @Order(5)
     void itIsSeveredPottedAndMovedUpTheLadder() {
         visit.openLayer(first());
         visit.radio("Filled").click();
@@ -152,7 +193,7 @@ class LifeOfALayerTest {
     }
 
     @Test
-    @Order(5)
+    @Order(6)
     void itIsReleasedAndNothingIsLeftToDo() {
         visit.later("2027-05-14");
         visit.openLayer(first());
@@ -169,7 +210,7 @@ class LifeOfALayerTest {
     }
 
     @Test
-    @Order(6)
+    @Order(7)
     void everyOtherWorkCanBeRecordedAndALossHasItsCause() {
         visit.openLayer(codes.get(1));
         visit.button("Top up").click();
@@ -199,7 +240,7 @@ class LifeOfALayerTest {
     }
 
     @Test
-    @Order(7)
+    @Order(8)
     void everythingIsThereAfterARestart() {
         List<JsonNode> before = codes.stream().map(this::layer).toList();
         application.stop();

@@ -119,11 +119,15 @@ class NothingLostTest {
             visit.see("reason").fill("asked for");
         }
         visit.tap("set");
-        assertThat(visit.see("problem")).containsText("can’t be reached");
-        assertThat(visit.field("Diameter")).hasValue("21");
+        // the bench is free for the next; what was set is kept, also over a reload
+        assertThat(visit.see("waiting")).containsText("kept on this device until the network is back");
+        assertThat(visit.field("Diameter")).hasValue("");
+        visit.page().reload();
+        assertThat(visit.see("waiting")).containsText("One layer on");
         visit.page().unroute("**/api/v1/batches");
-        visit.button("Try again").click();
+        visit.button("Send now").click();
         assertThat(visit.see("set-done")).containsText("One layer is set");
+        assertThat(visit.see("waiting")).hasCount(0);
     }
 
     @Test

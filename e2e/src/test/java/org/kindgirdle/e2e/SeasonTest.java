@@ -146,7 +146,7 @@ class SeasonTest {
 
             visit.open("/bench?mother=4");
             visit.field("Diameter").fill("16");
-            visit.button("Same again × 5").click();
+            visit.tap("same-again");
             assertThat(visit.see("remarks")).isVisible();
             if (visit.see("reason").isVisible()) {
                 visit.see("reason").fill("for the orchard");

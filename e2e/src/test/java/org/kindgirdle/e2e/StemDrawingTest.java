@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.e2e.harness.RunningApplication;
@@ -51,10 +53,21 @@ class StemDrawingTest {
     void unitsAreReadAndWrittenAsTheUserChose() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.openLayer("WJY-PD");
-            assertThat(visit.see("stem")).containsText("38 mm");
+            double ring = application
+                    .api("pell")
+                    .get("/api/v1/layers/WJY-PD")
+                    .body()
+                    .at("/drawing/ringMm")
+                    .asDouble();
+            assertThat(visit.see("stem")).containsText(Math.round(ring) + " mm");
             visit.button("Pell Ashdrake ▾").click();
             visit.tap("units");
-            assertThat(visit.see("stem")).containsText("1.48 in");
+            assertThat(visit.see("stem"))
+                    .containsText(BigDecimal.valueOf(ring / 25.4)
+                                    .setScale(2, RoundingMode.HALF_UP)
+                                    .stripTrailingZeros()
+                                    .toPlainString()
+                            + " in");
             visit.open("/house");
             assertThat(visit.page().getByText(Pattern.compile("winters down to 25.7 F")))
                     .isVisible();

@@ -65,6 +65,7 @@ class StockTest {
             assertThat(visit.field("Diameter")).hasValue("15.88");
             assertThat(visit.field("Leaves")).hasValue("4");
             String first = visit.field("To union").inputValue();
+            visit.see("same-count").fill("1");
             visit.tap("same-again");
             assertThat(visit.field("To union").last()).not().hasValue(first);
             assertThat(visit.see("remarks")).not().containsText("On Crossing limb");

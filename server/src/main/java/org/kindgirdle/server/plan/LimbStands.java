@@ -85,8 +85,25 @@ public class LimbStands {
         return LimbRoom.of(nursery.rules(), limb, standing, 1).layout();
     }
 
-    /** Those with room first, of these the best; those that are gone last. */
-    List<StockView.LimbStand> of(NurserySnapshot nursery, MotherView mother, Format format) {
+    /** A limb as it is now, weighed. */
+    private record Weighed(
+            LimbView limb, Takings.OnLimb on, LimbRoom.Shape shape, LimbScore score, LimbRoom room, double ballMm) {
+
+        boolean isFull() {
+            return room.more() == 0;
+        }
+
+        boolean isGone() {
+            return !limb.stands();
+        }
+    }
+
+    /**
+     * Those with room first, of these the best; those that are gone last.
+     *
+     * @param motherRoom how many more layers the whole mother can take
+     */
+    List<StockView.LimbStand> of(NurserySnapshot nursery, MotherView mother, int motherRoom, Format format) {
         HouseRules rules = nursery.rules();
         List<LimbView> all = limbs.of(Objects.requireNonNull(mother.id()));
         if (all.isEmpty()) {
@@ -94,71 +111,73 @@ public class LimbStands {
         }
         Map<Long, Takings.OnLimb> taken = takings.onLimbs(mother.id(), nursery);
         SpeciesProfile species = nursery.species(mother.speciesCode()).profile();
-        record Scored(
-                LimbView limb,
-                Takings.OnLimb on,
-                LimbRoom.Shape shape,
-                LimbScore score,
-                LimbRoom room,
-                double ballMm) {}
-        List<Scored> scored = all.stream()
-                .map(limb -> {
-                    double ballMm = RingAndBall.of(rules, limb.diameterMm(), species.bridgesReadily(), false)
-                            .ballLengthMm();
-                    Takings.OnLimb on = taken.getOrDefault(limb.id(), Takings.OnLimb.NOTHING);
-                    LimbRoom.Shape shape = shape(rules, limb, on);
-                    return new Scored(
-                            limb,
-                            on,
-                            shape,
-                            LimbScore.of(rules, facts(limb, shape, mother)),
-                            LimbRoom.of(rules, shape, standing(on), ballMm),
-                            ballMm);
-                })
-                .sorted(Comparator.<Scored, Boolean>comparing(one -> !one.limb().stands())
-                        .thenComparing(one -> one.room().more() == 0)
-                        .thenComparing(Scored::score, LimbScore.bestFirst(rules))
+        List<Weighed> weighed = all.stream()
+                .map(limb -> weigh(
+                        rules,
+                        mother,
+                        species,
+                        limb,
+                        taken.getOrDefault(Objects.requireNonNull(limb.id()), Takings.OnLimb.NOTHING)))
+                .sorted(Comparator.comparing(Weighed::isGone)
+                        .thenComparing(Weighed::isFull)
+                        .thenComparing(Weighed::score, LimbScore.bestFirst(rules))
                         .thenComparing(one -> one.limb().name()))
                 .toList();
-        LimbView best = scored.stream()
-                .filter(one -> one.limb().stands()
-                        && one.room().more() > 0
-                        && one.score().isSuitable())
-                .map(Scored::limb)
+        Weighed best = weighed.stream()
+                .filter(one -> !one.isGone() && !one.isFull() && one.score().isSuitable())
                 .findFirst()
                 .orElse(null);
-        return scored.stream()
-                .map(one -> new StockView.LimbStand(
-                        one.limb(),
-                        one.shape().lengthMm(),
-                        one.shape().nodes(),
-                        one.shape().leaves(),
-                        cutBackOn(one.limb(), one.on()),
-                        words.advice(
-                                one.score(),
-                                one.room(),
-                                one.limb().stands(),
-                                one.limb().equals(best)),
-                        one.score().isSuitable(),
-                        one.score().points(),
-                        2 * LimbScore.Criterion.values().length,
-                        one.score().lines().stream()
-                                .map(line -> new StockView.ScoreLine(
-                                        line.criterion(), line.points(), words.line(one.score(), line, format)))
-                                .toList(),
-                        balls(one.room().layout(), one.on().balls()),
-                        one.ballMm(),
-                        one.room().free().stream()
-                                .map(free -> new StockView.FreeStretch(free.fromTipMm(), free.toTipMm()))
-                                .toList(),
-                        one.limb().stands() ? one.room().more() : 0,
-                        spots(one.limb(), one.shape(), one.room(), one.ballMm()),
-                        words.faults(one.room().layout(), one.limb().name(), format),
-                        one.limb().stands()
-                                ? remarks.ofLimb(mother, species, one.score().limb(), one.limb(), rules, format)
-                                : List.of(),
-                        one.on().ever()))
+        return weighed.stream()
+                .map(one -> stand(
+                        one,
+                        words.advice(one.score(), one.room(), one.limb().stands(), one.equals(best), motherRoom),
+                        motherRoom,
+                        one.isGone()
+                                ? List.of()
+                                : remarks.ofLimb(mother, species, one.score().limb(), one.limb(), rules, format),
+                        format))
                 .toList();
+    }
+
+    private static Weighed weigh(
+            HouseRules rules, MotherView mother, SpeciesProfile species, LimbView limb, Takings.OnLimb on) {
+        double ballMm = RingAndBall.of(rules, limb.diameterMm(), species.bridgesReadily(), false)
+                .ballLengthMm();
+        LimbRoom.Shape shape = shape(rules, limb, on);
+        return new Weighed(
+                limb,
+                on,
+                shape,
+                LimbScore.of(rules, facts(limb, shape, mother)),
+                LimbRoom.of(rules, shape, standing(on), ballMm),
+                ballMm);
+    }
+
+    private StockView.LimbStand stand(Weighed one, String advice, int motherRoom, List<Remark> remarks, Format format) {
+        return new StockView.LimbStand(
+                one.limb(),
+                one.shape().lengthMm(),
+                one.shape().nodes(),
+                one.shape().leaves(),
+                cutBackOn(one.limb(), one.on()),
+                advice,
+                one.score().isSuitable(),
+                one.score().points(),
+                2 * LimbScore.Criterion.values().length,
+                one.score().lines().stream()
+                        .map(line -> new StockView.ScoreLine(
+                                line.criterion(), line.points(), words.line(one.score(), line, format)))
+                        .toList(),
+                balls(one.room().layout(), one.on().balls()),
+                one.ballMm(),
+                one.room().free().stream()
+                        .map(free -> new StockView.FreeStretch(free.fromTipMm(), free.toTipMm()))
+                        .toList(),
+                one.isGone() ? 0 : Math.min(motherRoom, one.room().more()),
+                spots(one.limb(), one.shape(), one.room(), one.ballMm()),
+                words.faults(one.room().layout(), one.limb().name(), format),
+                remarks,
+                one.on().ever());
     }
 
     private static List<LimbRoom.Standing> standing(Takings.OnLimb on) {

@@ -29,15 +29,22 @@ public class LimbWords {
         return phrases.say("limb." + line.criterion() + "." + line.points(), values);
     }
 
-    /** What it is good for. */
-    String advice(LimbScore score, LimbRoom room, boolean stands, boolean best) {
+    /**
+     * What it is good for.
+     *
+     * @param motherRoom how many more layers the whole mother can take
+     */
+    String advice(LimbScore score, LimbRoom room, boolean stands, boolean best, int motherRoom) {
         if (!stands) {
             return phrases.say("limb.advice.gone");
         }
         if (room.more() == 0) {
             return phrases.say(room.layout().fromTheTip().isEmpty() ? "limb.advice.noRoom" : "limb.advice.full");
         }
-        Map<String, String> more = Map.of("more", String.valueOf(room.more()));
+        if (motherRoom == 0) {
+            return phrases.say("limb.advice.mother");
+        }
+        Map<String, String> more = Map.of("more", String.valueOf(Math.min(motherRoom, room.more())));
         if (!score.isSuitable()) {
             return phrases.say("limb.advice.against", more);
         }

@@ -79,9 +79,10 @@ class Stock {
         NurserySnapshot nursery = snapshots.take();
         Format format = new Format(person.units(), nursery.today());
         int underRings = Math.toIntExact(loads.underRings(motherId));
-        List<StockView.LimbStand> onIt = stands.of(nursery, mother, format);
-        int onLimbs = onIt.stream().mapToInt(one -> one.balls().size()).sum();
         SpeciesProfile species = nursery.species(mother.speciesCode()).profile();
+        MotherCapacity capacity = MotherRemarks.capacity(mother, underRings, nursery.rules());
+        List<StockView.LimbStand> onIt = stands.of(nursery, mother, remarks.room(mother, capacity), format);
+        int onLimbs = onIt.stream().mapToInt(one -> one.balls().size()).sum();
         return new StockView.MotherPage(
                 line(
                         nursery,
@@ -93,7 +94,7 @@ class Stock {
                 mother.mergedInto() == null
                         ? null
                         : mothers.one(mother.mergedInto()).code(),
-                remarks.of(mother, species, MotherRemarks.capacity(mother, underRings, nursery.rules()), true, format),
+                remarks.of(mother, species, capacity, true, format),
                 onIt,
                 underRings - onLimbs,
                 takings.of(motherId),

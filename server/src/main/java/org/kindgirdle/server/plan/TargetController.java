@@ -1,9 +1,11 @@
 package org.kindgirdle.server.plan;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
 import org.kindgirdle.server.command.CommandLedger;
+import org.kindgirdle.server.problem.Within;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,6 +29,8 @@ class TargetController {
         this.commands = commands;
     }
 
+    record Closing(@NotNull @Within(low = 0, high = 1e9) Long version) {}
+
     @GetMapping
     List<TargetView> open() {
         return targets.open();
@@ -40,7 +44,13 @@ class TargetController {
 
     /** It is no longer pursued. */
     @PostMapping("/{targetId}/closing")
-    TargetView close(@RequestHeader("Command-Id") UUID id, @PathVariable long targetId) {
-        return commands.once(id, "close target", targetId, TargetView.class, () -> targets.close(targetId));
+    TargetView close(
+            @RequestHeader("Command-Id") UUID id, @PathVariable long targetId, @Valid @RequestBody Closing closing) {
+        return commands.once(
+                id,
+                "close target " + targetId,
+                closing,
+                TargetView.class,
+                () -> targets.close(targetId, closing.version()));
     }
 }

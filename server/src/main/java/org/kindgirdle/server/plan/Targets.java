@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.plan.LikelyNumber;
 import org.kindgirdle.server.journal.NurserySnapshot;
@@ -89,9 +90,12 @@ public class Targets {
 
     /** No longer pursued; its row stays. */
     @Transactional
-    TargetView close(long id) {
+    TargetView close(long id, long version) {
         NurserySnapshot nursery = snapshots.take();
         TargetRow row = targets.findById(id).orElseThrow(() -> ProblemException.notFound("target", id));
+        if (row.version != version) {
+            throw ProblemException.stale(Map.of("version", version), view(row, nursery));
+        }
         if (row.closedOn == null) {
             row.closedOn = nursery.today();
         }

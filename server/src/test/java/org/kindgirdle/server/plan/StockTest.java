@@ -86,6 +86,13 @@ class StockTest {
         assertThat(limbs.at("/0/points").asInt()).isEqualTo(10);
         assertThat(limbs.at("/1/advice").asString()).startsWith("Good too");
         assertThat(limbs.at("/2/suitable").asBoolean()).isFalse();
+
+        // no limb has more room than its mother
+        edit("leafyShoots", 6);
+        assertThat(page().at("/limbs/0/more").asInt()).isEqualTo(2);
+        edit("sick", true);
+        assertThat(page().at("/limbs/0/more").asInt()).isZero();
+        assertThat(page().at("/limbs/0/advice").asString()).contains("the mother can spare no more");
     }
 
     @Test

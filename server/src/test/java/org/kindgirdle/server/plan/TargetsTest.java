@@ -72,6 +72,7 @@ class TargetsTest {
         assertThat(released.path("potted").asInt()).isZero();
 
         close(target).expect(200);
+        close(target).expect(409);
         assertThat(open()).noneMatch(view -> view.path("id").equals(target.path("id")));
     }
 
@@ -118,7 +119,9 @@ class TargetsTest {
                 .containsExactly("countsFrom");
         nursery.viewer().post("/api/v1/targets", body("Mine", 3, "")).expect(403);
         nursery.viewer().get("/api/v1/targets").expect(200);
-        nursery.grower().post("/api/v1/targets/999999/closing", Map.of()).expect(404);
+        nursery.grower()
+                .post("/api/v1/targets/999999/closing", Map.of("version", 0))
+                .expect(404);
     }
 
     @Test
@@ -234,6 +237,9 @@ class TargetsTest {
     }
 
     private Client.Answer close(JsonNode target) {
-        return nursery.grower().post("/api/v1/targets/" + target.path("id").asLong() + "/closing", Map.of());
+        return nursery.grower()
+                .post(
+                        "/api/v1/targets/" + target.path("id").asLong() + "/closing",
+                        Map.of("version", target.path("version").asLong()));
     }
 }

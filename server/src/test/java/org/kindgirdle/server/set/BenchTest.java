@@ -112,6 +112,41 @@ class BenchTest {
     }
 
     @Test
+    void a_start_six_weeks_after_the_last_good_day_is_called_so_before_it_is_saved() {
+        nursery.clock().moveTo(TODAY.plusDays(47));
+        try {
+            Map<String, Object> late = new HashMap<>(nursery.batch(mother, TODAY.plusDays(47), 1));
+            JsonNode preview = nursery.grower()
+                    .post("/api/v1/set-previews", late)
+                    .expect(200)
+                    .body();
+            assertThat(preview.at("/window/windowClass").asString()).isIn("CLOSED", "RISKY", "OVERWINTER");
+            assertThat(preview.at("/window/readyP").asDouble()).isLessThan(.8);
+            JsonNode said = preview.path("remarks")
+                    .valueStream()
+                    .filter(remark -> remark.path("key").asString().equals("WINDOW"))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(said.path("level").asString()).isEqualTo("WARN");
+            assertThat(said.path("sentence").asString())
+                    .contains("The last good day is")
+                    .contains("%");
+            late.put("reason", " ");
+            assertThat(set(late).expect(400).fields()).contains("reason");
+            late.put("reason", "a mild autumn is forecast");
+            String code = set(late).expect(201).body().at("/codes/0").asString();
+            assertThat(nursery.grower()
+                            .get("/api/v1/layers/" + code)
+                            .body()
+                            .at("/records/0/note")
+                            .asString())
+                    .isEqualTo("a mild autumn is forecast");
+        } finally {
+            nursery.clock().moveTo(TODAY);
+        }
+    }
+
+    @Test
     void a_sick_or_protected_mother_is_not_cloned_whatever_the_reason() {
         for (Map.Entry<String, Object> fact :
                 Map.<String, Object>of("sick", true, "rights", "PROTECTED").entrySet()) {

@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import { nextTick, ref } from 'vue'
+import type { Schemas } from '@/shared/api/client'
+import { show, unitOf } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import { POSITIONS, WOODS } from '@/shared/words'
+import { cellsOf, COLUMNS, lay, type Column } from './sheet'
+import type { BenchRow } from './useBench'
+
+/**
+ * The branches, one a row. Enter and the arrows go from row to row, Enter in the last one begins another like it; a
+ * sheet may be pasted into any cell, and Ctrl+D writes a cell into all rows under it.
+ */
+const rows = defineModel<BenchRow[]>({ required: true })
+const props = defineProps<{
+  sums: (Schemas['Row'] | null)[]
+  limbs: Schemas['LimbStand'][]
+  at: number
+  isRing: boolean
+  another: (like: BenchRow) => BenchRow
+  cellError: (index: number, field: string) => string | undefined
+}>()
+const emit = defineEmits<{
+  at: [index: number]
+  remove: [key: number]
+  limb: [row: BenchRow, id: string]
+  send: []
+}>()
+const session = useSession()
+const table = ref<HTMLElement | null>(null)
+const PROP: Record<string, string> = {
+  FINE: 'no prop',
+  PROP: 'prop it',
+  SMALLER_OR_PROP_FIRST: 'smaller ball or prop first',
+}
+const RISK: Record<string, string> = {
+  LOW: 'bridging low',
+  MODERATE: 'bridging moderate',
+  HIGH: 'bridging high',
+}
+const FIT: Record<string, string> = {
+  IN_BAND: 'hormone fits',
+  BELOW: 'hormone weak',
+  ABOVE: 'hormone strong',
+}
+
+function cell(index: number, column: Column): HTMLElement | null {
+  return table.value?.querySelector(`[data-cell="${index}-${column}"]`) ?? null
+}
+
+async function go(index: number, column: Column): Promise<void> {
+  await nextTick()
+  const found = cell(index, column)
+  found?.focus()
+  if (found instanceof HTMLInputElement) found.select()
+}
+
+function key(event: KeyboardEvent, index: number, column: Column): void {
+  const plain = !event.ctrlKey && !event.metaKey && !event.altKey
+  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+    event.preventDefault()
+    emit('send')
+  } else if (event.key === 'Enter' && plain) {
+    event.preventDefault()
+    if (index + 1 === rows.value.length) {
+      const last = rows.value.at(-1)!
+      rows.value = [...rows.value, { ...props.another(last), limb: '' }]
+      void go(index + 1, 'diameter')
+    } else void go(index + 1, column)
+  } else if ((event.key === 'ArrowDown' || event.key === 'ArrowUp') && plain && isText(column)) {
+    const to = index + (event.key === 'ArrowDown' ? 1 : -1)
+    if (to < 0 || to >= rows.value.length) return
+    event.preventDefault()
+    void go(to, column)
+  } else if (event.key.toLowerCase() === 'd' && (event.ctrlKey || event.metaKey)) {
+    event.preventDefault()
+    const value = rows.value[index]![column]
+    rows.value = rows.value.map((row, i) => (i > index ? { ...row, [column]: value } : row))
+  }
+}
+
+/** In a list the arrows choose. */
+function isText(column: Column): boolean {
+  return column !== 'wood' && column !== 'position'
+}
+
+function paste(event: ClipboardEvent, index: number, column: Column): void {
+  const cells = cellsOf(event.clipboardData?.getData('text/plain') ?? '')
+  if (!cells) return
+  event.preventDefault()
+  rows.value = lay(rows.value, index, column, cells, props.another)
+}
+
+defineExpose({ go })
+
+const HEADS: Record<Column, string> = {
+  diameter: 'Diameter',
+  wood: 'Wood',
+  position: 'Upper cut',
+  leaves: 'Leaves',
+  fromUnion: 'To union',
+  lean: 'Lean',
+}
+const FIELDS: Record<Column, string> = {
+  diameter: 'diameterMm',
+  wood: 'wood',
+  position: 'position',
+  leaves: 'leavesBeyond',
+  fromUnion: 'fromUnionMm',
+  lean: 'leanDeg',
+}
+function head(column: Column): string {
+  if (column === 'lean') return 'Lean, °'
+  return column === 'diameter' || column === 'fromUnion'
+    ? `${HEADS[column]}, ${unitOf('length', session.units)}`
+    : HEADS[column]
+}
+const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
+</script>
+
+<template>
+  <div ref="table" class="grid gap-3">
+    <fieldset
+      v-for="(row, index) in rows"
+      :key="row.key"
+      data-row
+      class="grid grid-cols-2 items-start gap-2 border-l-4 pl-3 sm:grid-cols-[1fr_1.9fr_1.6fr_0.7fr_1fr_0.7fr_auto]"
+      :class="index === at ? 'border-lichen' : 'border-line'"
+      @focusin="emit('at', index)"
+    >
+      <legend class="sr-only">Branch {{ index + 1 }}</legend>
+      <label v-if="limbs.length" class="col-span-full flex max-w-sm items-center gap-2 text-sm">
+        Limb
+        <select
+          class="input"
+          :value="row.limb"
+          @change="emit('limb', row, ($event.target as HTMLSelectElement).value)"
+        >
+          <option value="">Not on record</option>
+          <option v-for="one in limbs" :key="one.limb.name" :value="String(one.limb.id)">
+            {{ one.limb.name }}: room for {{ one.more }}
+          </option>
+        </select>
+      </label>
+      <label v-for="column in COLUMNS" :key="column" class="grid gap-1 text-sm">
+        <span :class="index ? 'sr-only' : ''">{{ head(column) }}</span>
+        <input
+          v-if="isText(column)"
+          v-model="row[column]"
+          class="input"
+          :data-cell="`${index}-${column}`"
+          :inputmode="column === 'leaves' || column === 'lean' ? 'numeric' : 'text'"
+          :aria-invalid="cellError(index, FIELDS[column]) ? 'true' : undefined"
+          :placeholder="column === 'diameter' ? '18 or 3/4 in' : undefined"
+          @keydown="key($event, index, column)"
+          @paste="paste($event, index, column)"
+        />
+        <select
+          v-else
+          v-model="row[column]"
+          class="input"
+          :data-cell="`${index}-${column}`"
+          :aria-invalid="cellError(index, FIELDS[column]) ? 'true' : undefined"
+          @keydown="key($event, index, column)"
+        >
+          <option v-for="[code, text] in options(column)" :key="code" :value="code">{{ text }}</option>
+          <option v-if="!options(column).some(([code]) => code === row[column])" :value="row[column]">
+            {{ row[column] }}?
+          </option>
+        </select>
+        <span v-if="cellError(index, FIELDS[column])" class="font-bold text-rust" role="alert">
+          {{ cellError(index, FIELDS[column]) }}
+        </span>
+        <span v-else-if="column === 'diameter' && sums[index]" class="text-muted">
+          {{ show(sums[index]!.ball.diameterMm, 'length', session.units) }}
+        </span>
+      </label>
+      <button
+        type="button"
+        class="min-h-12 min-w-10"
+        :class="index ? '' : 'mt-6'"
+        :aria-label="`Remove branch ${index + 1}`"
+        @click="emit('remove', row.key)"
+      >
+        ×
+      </button>
+      <p v-if="sums[index]" class="col-span-full -mt-1 text-sm text-muted" :data-testid="`row-sums-${index}`">
+        <b class="text-ink">{{
+          isRing ? `Ring ${show(sums[index]!.ball.ringMm, 'length', session.units)}` : 'No ring'
+        }}</b>, {{ show(sums[index]!.ball.mediumMl, 'volume', session.units) }} of medium,
+        {{ PROP[sums[index]!.load.verdict] }}, {{ RISK[sums[index]!.bridging] }},
+        {{ FIT[sums[index]!.hormoneFit] }}
+      </p>
+    </fieldset>
+  </div>
+</template>
