@@ -143,7 +143,7 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
         </select>
       </label>
       <label v-for="column in COLUMNS" :key="column" class="grid gap-1 text-sm">
-        <span :class="index ? 'sr-only' : ''">{{ head(column) }}</span>
+        <span :class="index ? 'sm:sr-only' : ''">{{ head(column) }}</span>
         <input
           v-if="isText(column)"
           v-model="row[column]"
@@ -178,7 +178,7 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
       <button
         type="button"
         class="min-h-12 min-w-10"
-        :class="index ? '' : 'mt-6'"
+        :class="index ? '' : 'sm:mt-6'"
         :aria-label="`Remove branch ${index + 1}`"
         @click="emit('remove', row.key)"
       >
