@@ -285,6 +285,9 @@ function back(one: Waiting): void {
         {{ dayText(shown.ready10On, session.today) }} and {{ dayText(shown.ready90On, session.today) }}.
       </p>
     </aside>
+    <p v-else-if="rows[at]?.diameter && motherId" class="text-muted">
+      The cuts of branch {{ at + 1 }} appear here when what stands in it can be reckoned.
+    </p>
     <p v-else class="text-muted">Choose a mother and type a diameter: the cuts appear here, to scale.</p>
   </div>
 </template>

@@ -129,19 +129,6 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
       @focusin="emit('at', index)"
     >
       <legend class="sr-only">Branch {{ index + 1 }}</legend>
-      <label v-if="limbs.length" class="col-span-full flex max-w-sm items-center gap-2 text-sm">
-        Limb
-        <select
-          class="input"
-          :value="row.limb"
-          @change="emit('limb', row, ($event.target as HTMLSelectElement).value)"
-        >
-          <option value="">Not on record</option>
-          <option v-for="one in limbs" :key="one.limb.name" :value="String(one.limb.id)">
-            {{ one.limb.name }}: room for {{ one.more }}
-          </option>
-        </select>
-      </label>
       <label v-for="column in COLUMNS" :key="column" class="grid gap-1 text-sm">
         <span :class="index ? 'sm:sr-only' : ''">{{ head(column) }}</span>
         <input
@@ -168,12 +155,6 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
             {{ row[column] }}?
           </option>
         </select>
-        <span v-if="cellError(index, FIELDS[column])" class="font-bold text-rust" role="alert">
-          {{ cellError(index, FIELDS[column]) }}
-        </span>
-        <span v-else-if="column === 'diameter' && sums[index]" class="text-muted">
-          {{ show(sums[index]!.ball.diameterMm, 'length', session.units) }}
-        </span>
       </label>
       <button
         type="button"
@@ -184,13 +165,37 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
       >
         ×
       </button>
-      <p v-if="sums[index]" class="col-span-full -mt-1 text-sm text-muted" :data-testid="`row-sums-${index}`">
-        <b class="text-ink">{{
-          isRing ? `Ring ${show(sums[index]!.ball.ringMm, 'length', session.units)}` : 'No ring'
-        }}</b>, {{ show(sums[index]!.ball.mediumMl, 'volume', session.units) }} of medium,
-        {{ PROP[sums[index]!.load.verdict] }}, {{ RISK[sums[index]!.bridging] }},
-        {{ FIT[sums[index]!.hormoneFit] }}
+      <p
+        v-for="column in COLUMNS.filter((one) => cellError(index, FIELDS[one]))"
+        :key="column"
+        class="col-span-full -mt-1 text-sm font-bold text-rust"
+        role="alert"
+      >
+        {{ HEADS[column] }}: {{ cellError(index, FIELDS[column]) }}
       </p>
+      <div class="col-span-full -mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
+        <label v-if="limbs.length" class="flex items-center gap-2">
+          Limb
+          <select
+            class="input min-h-10 w-auto py-0"
+            :value="row.limb"
+            @change="emit('limb', row, ($event.target as HTMLSelectElement).value)"
+          >
+            <option value="">Not on record</option>
+            <option v-for="one in limbs" :key="one.limb.name" :value="String(one.limb.id)">
+              {{ one.limb.name }}: room for {{ one.more }}
+            </option>
+          </select>
+        </label>
+        <p v-if="sums[index]" class="min-w-60 grow basis-0 text-muted" :data-testid="`row-sums-${index}`">
+          {{ show(sums[index]!.ball.diameterMm, 'length', session.units) }}:
+          <b class="text-ink">{{
+            isRing ? `Ring ${show(sums[index]!.ball.ringMm, 'length', session.units)}` : 'No ring'
+          }}</b>, {{ show(sums[index]!.ball.mediumMl, 'volume', session.units) }} of medium,
+          {{ PROP[sums[index]!.load.verdict] }}, {{ RISK[sums[index]!.bridging] }},
+          {{ FIT[sums[index]!.hormoneFit] }}
+        </p>
+      </div>
     </fieldset>
   </div>
 </template>

@@ -94,7 +94,7 @@ class BenchTest {
     @Test
     void sameAgainTimesTwentyFiveTakesFewStrokes() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
-            visit.open("/bench?mother=4");
+            visit.open("/bench?mother=5");
             visit.field("Diameter").fill("16");
             visit.field("Lean").last().focus();
             Typist typist = new Typist(visit);
