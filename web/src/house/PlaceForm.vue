@@ -4,6 +4,7 @@ import type { Schemas } from '@/shared/api/client'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
+import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
@@ -11,8 +12,9 @@ import { useCommand } from '@/shared/useCommand'
 const props = defineProps<{ place: Schemas['PlaceView'] | null; nextOrder: number }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, send, error } = useCommand<Schemas['PlaceView']>()
+const { saving, problem, stale, send, error } = useCommand<Schemas['PlaceView']>()
 const old = props.place
+const version = ref(old?.version ?? 0)
 
 const name = ref(old?.name ?? '')
 const order = ref(String(old?.walkingOrder ?? props.nextOrder))
@@ -50,10 +52,17 @@ async function save(): Promise<void> {
         : null,
     winterLowC: toSend(winterLow.value, 'temperature', session.units),
     stand: stand.value,
-    version: old?.version ?? 0,
+    version: version.value,
   }
   const done = old ? await send('PUT', `/places/${old.id}`, body) : await send('POST', '/places', body)
   if (done) emit('saved')
+}
+
+/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
+async function mineCounts(): Promise<void> {
+  if (!stale.value) return
+  version.value = stale.value.version
+  await save()
 }
 </script>
 
@@ -121,6 +130,10 @@ async function save(): Promise<void> {
       <Field v-model="own.firstAverage" label="First, on average" :error="error('firstAverage')" />
     </div>
     <ProblemNote :problem="problem" @retry="save" />
+    <BothSides v-if="stale" @mine="mineCounts"
+      >{{ stale.name }}, number {{ stale.walkingOrder }} in the walk,
+      {{ stale.exposure.toLowerCase() }} sun</BothSides
+    >
     <div class="flex gap-2">
       <button class="btn btn-main" :disabled="saving">Save the place</button>
       <button type="button" class="btn" @click="emit('close')">Back</button>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { api, type Schemas } from '@/shared/api/client'
 import { number } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
+import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
@@ -21,7 +22,7 @@ const {
   queryKey: ['prices'],
   queryFn: () => api<Schemas['PricesView']>('GET', '/prices'),
 })
-const { saving, problem, send, error } = useCommand<Schemas['PricesView']>()
+const { saving, problem, stale, send, error } = useCommand<Schemas['PricesView']>()
 const editing = ref(false)
 const currency = ref('')
 const version = ref(0)
@@ -36,11 +37,6 @@ const PLAIN: [keyof Omit<Schemas['Prices'], 'ingredientsALitre'>, string][] = [
 ]
 const plain = ref<Record<string, string>>({})
 const media = ref<Record<string, string>>({})
-const current = computed(() =>
-  problem.value instanceof Problem && problem.value.status === 409
-    ? (problem.value.more.current as Schemas['PricesView'])
-    : null,
-)
 const text = (price: number | undefined) => (price ? String(price) : '')
 const set = computed(() => {
   const prices = list.value?.prices
@@ -82,8 +78,8 @@ async function save(): Promise<void> {
 
 /** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
 async function mineCounts(): Promise<void> {
-  if (!current.value) return
-  version.value = current.value.version
+  if (!stale.value) return
+  version.value = stale.value.version
   await save()
 }
 </script>
@@ -133,10 +129,9 @@ async function mineCounts(): Promise<void> {
         </div>
       </fieldset>
       <ProblemNote :problem="problem" @retry="save" />
-      <div v-if="current" class="border-l-4 border-sap bg-sap-pale p-3" data-testid="both-sides">
-        <p>Somebody else saved other prices meanwhile. Yours are in the fields above.</p>
-        <button type="button" class="btn mt-2" @click="mineCounts">Save mine over them</button>
-      </div>
+      <BothSides v-if="stale" @mine="mineCounts"
+        >an hour of work at {{ stale.prices.workAnHour }}, and other prices</BothSides
+      >
       <div class="flex gap-2">
         <button class="btn btn-main" :disabled="saving" data-testid="save-prices">Save the prices</button>
         <button type="button" class="btn" @click="editing = false">Back</button>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { api, type Schemas } from '@/shared/api/client'
 import { number, toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
+import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -15,7 +16,7 @@ import WhatMoves from './WhatMoves.vue'
 const props = defineProps<{ species: Schemas['SpeciesView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, send, error } = useCommand<unknown>()
+const { saving, problem, stale, send, error } = useCommand<Schemas['SpeciesView']>()
 const moves = ref<Schemas['Moves'] | null>(null)
 const resetProblem = ref<unknown>(null)
 const yesNo: [string, string][] = [
@@ -26,11 +27,6 @@ const c = (value: number) => typed(value, 'temperature', session.units)
 const form = ref(fill(props.species?.profile ?? null))
 const unit = computed(() => unitOf('temperature', session.units))
 const version = ref(props.species?.version ?? 0)
-const current = computed(() =>
-  problem.value instanceof Problem && problem.value.status === 409
-    ? (problem.value.more.current as Schemas['SpeciesView'])
-    : null,
-)
 
 function fill(profile: Schemas['SpeciesProfile'] | null) {
   return {
@@ -118,8 +114,8 @@ async function save(): Promise<void> {
 
 /** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
 async function mineCounts(): Promise<void> {
-  if (!current.value) return
-  version.value = current.value.version
+  if (!stale.value) return
+  version.value = stale.value.version
   await save()
 }
 </script>
@@ -197,13 +193,10 @@ async function mineCounts(): Promise<void> {
     </div>
     <WhatMoves v-if="moves" :moves="moves" />
     <ProblemNote :problem="problem ?? resetProblem" @retry="save" />
-    <div v-if="current" class="border-l-4 border-sap bg-sap-pale p-3" data-testid="both-sides">
-      <p>
-        Now saved: {{ current.profile.common }}, {{ current.profile.d50ThermalDays }} thermal days, spread
-        {{ current.profile.sigma }}. Yours is in the fields above.
-      </p>
-      <button type="button" class="btn mt-2" @click="mineCounts">Save mine over it</button>
-    </div>
+    <BothSides v-if="stale" @mine="mineCounts"
+      >{{ stale.profile.common }}, {{ stale.profile.d50ThermalDays }} thermal days, spread
+      {{ stale.profile.sigma }}</BothSides
+    >
     <div class="flex flex-wrap gap-2">
       <button class="btn btn-main" :disabled="saving" data-testid="save-profile">Save the profile</button>
       <button v-if="species" type="button" class="btn" :disabled="saving" @click="preview">

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
+import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -12,8 +13,9 @@ import { COVERS } from '@/shared/words'
 const props = defineProps<{ recipe: Schemas['RecipeView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, send, error } = useCommand<Schemas['RecipeView']>()
+const { saving, problem, stale, send, error } = useCommand<Schemas['RecipeView']>()
 const old = props.recipe
+const version = ref(old?.version ?? 0)
 const name = ref(old?.name ?? '')
 const school = ref<string>(old?.school ?? 'IN_LEAF')
 const wound = ref<string>(old?.recipe.wound ?? 'RING_SCRAPED')
@@ -73,10 +75,17 @@ async function save(): Promise<void> {
       containerG: toSend(container.value, 'mass', session.units),
     },
     number: old?.number ?? 0,
-    version: old?.version ?? 0,
+    version: version.value,
   }
   const done = old ? await send('PUT', `/recipes/${old.id}`, body) : await send('POST', '/recipes', body)
   if (done) emit('saved')
+}
+
+/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
+async function mineCounts(): Promise<void> {
+  if (!stale.value) return
+  version.value = stale.value.version
+  await save()
 }
 </script>
 
@@ -108,6 +117,7 @@ async function save(): Promise<void> {
       Layers that stand keep the version that they were set with; a change makes version {{ old.number + 1 }}.
     </p>
     <ProblemNote :problem="problem" @retry="save" />
+    <BothSides v-if="stale" @mine="mineCounts">{{ stale.name }}, version {{ stale.number }}</BothSides>
     <div class="flex gap-2">
       <button class="btn btn-main" :disabled="saving">Save the recipe</button>
       <button type="button" class="btn" @click="emit('close')">Back</button>

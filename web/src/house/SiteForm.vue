@@ -4,6 +4,7 @@ import type { Schemas } from '@/shared/api/client'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
+import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
@@ -11,7 +12,7 @@ import { useCommand } from '@/shared/useCommand'
 const props = defineProps<{ site: Schemas['SiteView'] | null; locked: boolean }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
-const { saving, problem, send, error } = useCommand<Schemas['SiteView']>()
+const { saving, problem, stale, send, error } = useCommand<Schemas['SiteView']>()
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 const DAYS: [string, string][] = [
   ['MONDAY', 'Mon'],
@@ -25,6 +26,7 @@ const DAYS: [string, string][] = [
 const degrees = (c: number | undefined) => (c === undefined ? '' : typed(c, 'temperature', session.units))
 
 const old = props.site
+const version = ref(old?.version ?? 0)
 const name = ref(old?.name ?? '')
 const latitude = ref(old ? String(old.latitude) : '')
 const zone = ref(old?.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone)
@@ -79,9 +81,16 @@ async function save(): Promise<void> {
     arid: arid.value === 'yes',
     roundDays: roundDays.value,
     roundMinutes: number(roundMinutes.value),
-    version: old?.version ?? 0,
+    version: version.value,
   })
   if (done) emit('saved')
+}
+
+/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
+async function mineCounts(): Promise<void> {
+  if (!stale.value) return
+  version.value = stale.value.version
+  await save()
 }
 </script>
 
@@ -187,6 +196,9 @@ async function save(): Promise<void> {
         <Field v-model="roundMinutes" label="Minutes for a round" unit="min" :error="error('roundMinutes')" />
       </div>
       <ProblemNote :problem="problem" @retry="save" />
+      <BothSides v-if="stale" @mine="mineCounts"
+        >{{ stale.name }}, latitude {{ stale.latitude }}, {{ stale.roundMinutes }} minutes a round</BothSides
+      >
       <div v-if="!locked">
         <button class="btn btn-main" :disabled="saving" data-testid="save-site">Save the site</button>
       </div>

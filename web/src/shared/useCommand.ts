@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api, newCommandId, Problem } from './api/client'
 
 /** Sends an edit under one identity until it is answered, and keeps what was refused. */
@@ -24,9 +24,16 @@ export function useCommand<T>() {
     }
   }
 
+  /** What somebody else saved meanwhile, if that is why it was refused. */
+  const stale = computed(() =>
+    problem.value instanceof Problem && problem.value.status === 409
+      ? ((problem.value.more.current as T | undefined) ?? null)
+      : null,
+  )
+
   function error(field: string): string | undefined {
     return problem.value instanceof Problem ? problem.value.of(field) : undefined
   }
 
-  return { saving, problem, send, error }
+  return { saving, problem, stale, send, error }
 }

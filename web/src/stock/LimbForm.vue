@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { Problem, type Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
 import { number, toSend, typed, unitOf, whole } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
+import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -13,7 +14,7 @@ import { WOODS } from '@/shared/words'
 const props = defineProps<{ motherId: string; limb: Schemas['LimbView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, send, error } = useCommand<Schemas['LimbView']>()
+const { saving, problem, stale, send, error } = useCommand<Schemas['LimbView']>()
 
 const old = props.limb
 const length = (mm: number | undefined) => (mm === undefined ? '' : typed(mm, 'length', session.units))
@@ -30,11 +31,6 @@ const gone = ref(old?.goneOn ? 'yes' : 'no')
 const note = ref(old?.note ?? '')
 const version = ref(old?.version ?? 0)
 const unit = computed(() => unitOf('length', session.units))
-const current = computed(() =>
-  problem.value instanceof Problem && problem.value.status === 409
-    ? (problem.value.more.current as Schemas['LimbView'])
-    : null,
-)
 
 async function save(): Promise<void> {
   const body = {
@@ -60,8 +56,8 @@ async function save(): Promise<void> {
 
 /** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
 async function mineCounts(): Promise<void> {
-  if (!current.value) return
-  version.value = current.value.version
+  if (!stale.value) return
+  version.value = stale.value.version
   await save()
 }
 </script>
@@ -131,13 +127,10 @@ async function mineCounts(): Promise<void> {
       />
     </div>
     <ProblemNote :problem="problem" @retry="save" />
-    <div v-if="current" class="border-l-4 border-sap bg-sap-pale p-3" data-testid="both-sides">
-      <p>
-        Now saved: {{ current.name }}, {{ current.diameterMm }} mm, {{ current.lengthMm }} mm long,
-        {{ current.leaves }} leaves. Yours is in the fields above.
-      </p>
-      <button type="button" class="btn mt-2" @click="mineCounts">Save mine over it</button>
-    </div>
+    <BothSides v-if="stale" @mine="mineCounts"
+      >{{ stale.name }}, {{ stale.diameterMm }} mm, {{ stale.lengthMm }} mm long,
+      {{ stale.leaves }} leaves</BothSides
+    >
     <div class="flex gap-2">
       <button class="btn btn-main" :disabled="saving" data-testid="save-limb">Save</button>
       <button type="button" class="btn" @click="emit('close')">Back</button>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { Problem, type Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
 import { whole } from '@/shared/quantity'
 import Choice from '@/shared/ui/Choice.vue'
+import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -15,7 +16,7 @@ const props = defineProps<{
   species: Schemas['SpeciesView'][]
 }>()
 const emit = defineEmits<{ saved: [mother: Schemas['MotherView']]; close: [] }>()
-const { saving, problem, send, error } = useCommand<Schemas['MotherView']>()
+const { saving, problem, stale, send, error } = useCommand<Schemas['MotherView']>()
 
 const old = props.mother
 const code = ref(old?.code ?? '')
@@ -37,11 +38,6 @@ const speciesOptions = computed<[string, string][]>(() =>
   props.species.map((one) => [one.profile.code, `${one.profile.common} (${one.profile.botanical})`]),
 )
 const placeOptions = computed<[string, string][]>(() => props.places.map((one) => [String(one.id), one.name]))
-const current = computed(() =>
-  problem.value instanceof Problem && problem.value.status === 409
-    ? (problem.value.more.current as Schemas['MotherView'])
-    : null,
-)
 
 async function save(): Promise<void> {
   const body = {
@@ -67,8 +63,8 @@ async function save(): Promise<void> {
 
 /** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
 async function mineCounts(): Promise<void> {
-  if (!current.value) return
-  version.value = current.value.version
+  if (!stale.value) return
+  version.value = stale.value.version
   await save()
 }
 </script>
@@ -152,13 +148,10 @@ async function mineCounts(): Promise<void> {
     </div>
     <Field v-model="note" label="Note" :error="error('note')" />
     <ProblemNote :problem="problem" @retry="save" />
-    <div v-if="current" class="border-l-4 border-sap bg-sap-pale p-3" data-testid="both-sides">
-      <p>
-        Now saved: {{ current.code }}, {{ current.variety }}, {{ current.leafyShoots }} leafy shoots,
-        {{ current.sick ? 'sick' : 'not sick' }}, “{{ current.note }}”. Yours is in the fields above.
-      </p>
-      <button type="button" class="btn mt-2" @click="mineCounts">Save mine over it</button>
-    </div>
+    <BothSides v-if="stale" @mine="mineCounts"
+      >{{ stale.code }}, {{ stale.variety }}, {{ stale.leafyShoots }} leafy shoots,
+      {{ stale.sick ? 'sick' : 'not sick' }}, “{{ stale.note }}”</BothSides
+    >
     <div class="flex gap-2">
       <button class="btn btn-main" :disabled="saving" data-testid="save-mother">Save</button>
       <button type="button" class="btn" @click="emit('close')">Back</button>

@@ -5,6 +5,7 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -187,6 +188,46 @@ public final class TestNursery {
                 "asked for by the test",
                 "rows",
                 rows);
+    }
+
+    /** Rows of 15 mm on a limb of a mother, at these distances from the union. */
+    public Map<String, Object> onLimb(long mother, long limb, double... fromUnionMm) {
+        List<Map<String, Object>> rows = new ArrayList<>();
+        for (double mm : fromUnionMm) {
+            Map<String, Object> row = new HashMap<>(row(15));
+            row.put("limbId", limb);
+            row.put("fromUnionMm", mm);
+            rows.add(row);
+        }
+        Map<String, Object> batch = new HashMap<>(batch(mother, TODAY, 1));
+        batch.put("rows", rows);
+        return batch;
+    }
+
+    /** A limb of 1200 mm with 24 nodes. */
+    public long limb(long mother, String name, double mm, String wood, double lean, int leaves) {
+        return grower.post("/api/v1/mothers/" + mother + "/limbs", limbBody(mother, name, mm, wood, lean, leaves))
+                .expect(201)
+                .body()
+                .path("id")
+                .asLong();
+    }
+
+    public static Map<String, Object> limbBody(
+            long mother, String name, double mm, String wood, double lean, int leaves) {
+        return Map.ofEntries(
+                Map.entry("motherId", mother),
+                Map.entry("name", name),
+                Map.entry("diameterMm", mm),
+                Map.entry("wood", wood),
+                Map.entry("leanDeg", lean),
+                Map.entry("lengthMm", "120 cm"),
+                Map.entry("nodes", 24),
+                Map.entry("leaves", leaves),
+                Map.entry("toBePruned", false),
+                Map.entry("shootBelow", true),
+                Map.entry("note", ""),
+                Map.entry("version", 0));
     }
 
     public static Map<String, Object> row(Object diameter) {
