@@ -21,7 +21,7 @@ public record LikelyNumber(double expected, int low, int high, double reachedP) 
     private static final int GRID = 16;
 
     /** Up to so many layers each is reckoned; for more the sum is normal to a plant. */
-    private static final int EACH = 600;
+    private static final int EACH = 250;
 
     private static final double TAIL = .1;
     private static final int MOST = 100_000;

@@ -52,9 +52,9 @@ class LikelyNumberTest {
 
     @Test
     void many_are_reckoned_as_a_sum_and_agree_with_each_for_itself() {
-        LikelyNumber each = LikelyNumber.of(0, layers(600, false, .9), ROOTING, ESTABLISHING, 300);
-        LikelyNumber sum = LikelyNumber.of(0, layers(601, false, .9), ROOTING, ESTABLISHING, 300);
-        assertThat(sum.expected()).isCloseTo(each.expected() * 601 / 600, within(.05));
+        LikelyNumber each = LikelyNumber.of(0, layers(250, false, .9), ROOTING, ESTABLISHING, 125);
+        LikelyNumber sum = LikelyNumber.of(0, layers(251, false, .9), ROOTING, ESTABLISHING, 125);
+        assertThat(sum.expected()).isCloseTo(each.expected() * 251 / 250, within(.05));
         assertThat(sum.low()).isCloseTo(each.low(), within(2));
         assertThat(sum.high()).isCloseTo(each.high(), within(2));
         LikelyNumber sure = LikelyNumber.of(0, layers(700, true, 0), ROOTING, ESTABLISHING, 0);
