@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, type Ref } from 'vue'
 import { api, Problem, type Schemas } from '@/shared/api/client'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -69,12 +69,17 @@ const PARTS = computed(() => [
 const EXPOSURE: Record<string, string> = { SHADE: 'shade', PART: 'part sun', FULL: 'full sun' }
 const lower = (code: string) => code.toLowerCase().replaceAll('_', ' ')
 
-/** The forms close when what they would begin with the next time is there. */
-async function saved(): Promise<void> {
+/** A form closes when what it would begin with the next time is there; another that was opened meanwhile stays. */
+async function saved(form: Ref<unknown> | null): Promise<void> {
+  const was = form?.value
   await queries.invalidateQueries()
-  place.value = recipe.value = profile.value = null
+  if (form && form.value === was) form.value = null
   toast('Saved. The dates of all live layers follow it.')
 }
+const placeSaved = () => saved(place)
+const recipeSaved = () => saved(recipe)
+const profileSaved = () => saved(profile)
+const houseSaved = () => saved(null)
 </script>
 
 <template>
@@ -101,7 +106,7 @@ async function saved(): Promise<void> {
       :key="site.data.value?.version ?? -1"
       :site="site.data.value"
       :locked="!session.isOwner"
-      @saved="saved"
+      @saved="houseSaved"
     />
   </section>
 
@@ -118,7 +123,7 @@ async function saved(): Promise<void> {
       class="mt-3"
       :place="place === 'new' ? null : place"
       :next-order="(places.data.value?.length ?? 0) + 1"
-      @saved="saved"
+      @saved="placeSaved"
       @close="place = null"
     />
     <p v-if="places.data.value && !places.data.value.length" class="mt-3 text-muted">No place yet.</p>
@@ -145,7 +150,7 @@ async function saved(): Promise<void> {
     </ul>
   </section>
 
-  <WeatherSection v-if="site.data.value" class="mt-8" :today="session.today" @saved="saved" />
+  <WeatherSection v-if="site.data.value" class="mt-8" :today="session.today" @saved="houseSaved" />
 
   <section class="mt-8" aria-labelledby="recipes-title">
     <div class="flex items-center justify-between border-b-2 border-ink pb-1">
@@ -157,7 +162,7 @@ async function saved(): Promise<void> {
       :key="recipe === 'new' ? 'new' : recipe.name"
       class="mt-3"
       :recipe="recipe === 'new' ? null : recipe"
-      @saved="saved"
+      @saved="recipeSaved"
       @close="recipe = null"
     />
     <p v-if="recipes.data.value && !recipes.data.value.length" class="mt-3 text-muted">No recipe yet.</p>
@@ -186,7 +191,7 @@ async function saved(): Promise<void> {
     </ul>
   </section>
 
-  <HouseRules class="mt-8" :locked="!session.isOwner" @saved="saved" />
+  <HouseRules class="mt-8" :locked="!session.isOwner" @saved="houseSaved" />
 
   <PriceSection />
 
@@ -202,7 +207,7 @@ async function saved(): Promise<void> {
       :key="profile === 'new' ? 'new' : profile.profile.code"
       class="mt-3"
       :species="profile === 'new' ? null : profile"
-      @saved="saved"
+      @saved="profileSaved"
       @close="profile = null"
     />
     <input

@@ -48,10 +48,11 @@ function edit(limb: Schemas['LimbStand'] | null): void {
   doing.value = 'limb'
 }
 
-/** The forms close when what they would begin with the next time is there. */
+/** A form closes when what it would begin with the next time is there; another that was opened meanwhile stays. */
 async function done(): Promise<void> {
+  const was = doing.value
   await changed()
-  doing.value = ''
+  if (doing.value === was) doing.value = ''
 }
 </script>
 
