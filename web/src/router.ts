@@ -19,6 +19,36 @@ export const router = createRouter({
     },
     { path: '/bench', name: 'bench', component: () => import('./bench/Bench.vue'), meta: { title: 'Bench' } },
     {
+      path: '/bench/sums',
+      name: 'sums',
+      component: () => import('./bench/sums/Sums.vue'),
+      meta: { title: 'Sums', under: 'bench' },
+    },
+    {
+      path: '/bench/shopping',
+      name: 'shopping',
+      component: () => import('./bench/Shopping.vue'),
+      meta: { title: 'Shopping list', under: 'bench' },
+    },
+    {
+      path: '/bench/labels',
+      name: 'labels',
+      component: () => import('./bench/Labels.vue'),
+      meta: { title: 'Labels', under: 'bench' },
+    },
+    {
+      path: '/bench/trials',
+      name: 'trials',
+      component: () => import('./bench/trials/Trials.vue'),
+      meta: { title: 'Trials', under: 'bench' },
+    },
+    {
+      path: '/bench/trials/:id(\\d+)',
+      name: 'trial',
+      component: () => import('./bench/trials/TrialPage.vue'),
+      meta: { title: 'Trial', under: 'bench' },
+    },
+    {
       path: '/layers',
       name: 'layers',
       component: () => import('./layers/Layers.vue'),

@@ -3,26 +3,25 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
-import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
-import Choice from '@/shared/ui/Choice.vue'
-import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import RemarkList from '@/shared/ui/RemarkList.vue'
-import StemDrawing from '@/stem/StemDrawing.vue'
+import BatchNews from './BatchNews.vue'
 import BenchRows from './BenchRows.vue'
+import BenchTop from './BenchTop.vue'
+import BranchAside from './BranchAside.vue'
+import Checklist from './Checklist.vue'
 import { fromLimb } from './limbSpots'
-import RowSums from './RowSums.vue'
-import { useBench, type BenchRow } from './useBench'
+import PlannedList from './PlannedList.vue'
+import PlanFor from './PlanFor.vue'
+import { useBench, type BatchBody, type BenchRow } from './useBench'
 import { useOutbox, type Waiting } from './useOutbox'
+import { useTrialRows } from './useTrialRows'
 
 /** What do I cut, mix and wrap? */
 const route = useRoute()
 const session = useSession()
 const queries = useQueryClient()
-const motherId = ref(String(route.query.mother ?? ''))
-const recipeId = ref('')
-const shootBelow = ref('yes')
 const { data: mothers } = useQuery({
   queryKey: ['mothers'],
   queryFn: () => api<Schemas['MotherView'][]>('GET', '/mothers'),
@@ -33,16 +32,24 @@ const { data: species } = useQuery({
 })
 const { data: recipes } = useQuery({
   queryKey: ['recipes'],
-  queryFn: async () => {
-    const all = await api<Schemas['RecipeView'][]>('GET', '/recipes')
-    if (!recipeId.value && all[0]) recipeId.value = String(all[0].id)
-    return all
-  },
+  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
 })
-if (recipes.value?.[0]) recipeId.value = String(recipes.value[0].id)
 
-const { rows, body, preview, sums, reason, isComplete, another, add, remove, cellError, clear, putBack } =
-  useBench(motherId, recipeId, shootBelow)
+const {
+  head,
+  rows,
+  body,
+  preview,
+  sums,
+  reason,
+  isComplete,
+  another,
+  add,
+  remove,
+  cellError,
+  clear,
+  putBack,
+} = useBench({ motherId: String(route.query.mother ?? '') })
 const { waiting, send, flush, drop } = useOutbox(arrived)
 const saving = ref(false)
 const problem = ref<unknown>(null)
@@ -50,54 +57,47 @@ const count = ref('5')
 const at = ref(0)
 const done = ref<string[]>([])
 const grid = ref<InstanceType<typeof BenchRows> | null>(null)
-
-const motherOptions = computed<[string, string][]>(() => [
-  ['', 'Choose a mother'],
-  ...(mothers.value ?? [])
-    .filter((one) => !one.retiredOn)
-    .map(
-      (one) =>
-        [String(one.id), `${one.code} · ${commonName(one.speciesCode)} ${one.variety}`] as [string, string],
-    ),
-])
-const recipeOptions = computed<[string, string][]>(() =>
-  (recipes.value ?? []).map((one) => [String(one.id), one.name] as [string, string]),
+watch(
+  recipes,
+  (all) => {
+    // a recipe that is gone since the draft was kept is none
+    if (all?.[0] && !all.some((one) => String(one.id) === head.value.recipeId)) {
+      head.value.recipeId = String(all[0].id)
+    }
+  },
+  { immediate: true },
 )
-const recipe = computed(() => recipes.value?.find((one) => String(one.id) === recipeId.value))
-const shown = computed(() => sums.value[Math.min(at.value, rows.value.length - 1)] ?? null)
+useTrialRows((batch) => putBack(batch))
+
+const recipe = computed(() => recipes.value?.find((one) => String(one.id) === head.value.recipeId))
+const mother = computed(() => mothers.value?.find((one) => String(one.id) === head.value.motherId))
+const inHand = computed(() => Math.min(at.value, rows.value.length - 1))
 const isRing = computed(() => recipe.value?.recipe.wound.startsWith('RING') ?? true)
-const drawing = computed<Schemas['Drawing'] | null>(() => {
-  const one = shown.value
-  const row = rows.value[Math.min(at.value, rows.value.length - 1)]
-  if (!one || !row || !recipe.value) return null
-  return {
-    ball: one.ball,
-    ringMm: isRing.value ? one.ball.ringMm : 0,
-    aboveMm: one.aboveMm,
-    belowMm: one.belowMm,
-    position: row.position as Schemas['Drawing']['position'],
-    wood: row.wood as Schemas['Drawing']['wood'],
-    leavesBeyond: Number(row.leaves),
-    leanDeg: Number(row.lean),
-    load: one.load,
-    propped: false,
-    cover: recipe.value.recipe.cover,
-  }
-})
 /** Of one batch, as the server takes them. */
-const MOST = 200
+const MOST = 500
 const blocked = computed(() => preview.value?.remarks.some((one) => one.level === 'BLOCK') ?? false)
 const warned = computed(() => preview.value?.remarks.some((one) => one.level === 'WARN') ?? false)
 const maySet = computed(() => isComplete.value && !blocked.value && preview.value !== null)
 
-function commonName(code: string): string {
-  return species.value?.find((one) => one.profile.code === code)?.profile.common ?? code
-}
+/** The numbers of the row in hand, for the sums on their own. */
+const sumsQuery = computed<Record<string, string>>(() => {
+  const row = rows.value[inHand.value]!
+  return {
+    diameter: row.diameter,
+    wood: row.wood,
+    union: row.fromUnion,
+    lean: row.lean,
+    layers: String(rows.value.length),
+    recipe: head.value.recipeId,
+    species: mother.value?.speciesCode ?? '',
+    place: String(mother.value?.placeId ?? ''),
+  }
+})
 
 const { data: page } = useQuery({
-  queryKey: computed(() => ['mothers', 'page', motherId.value]),
-  queryFn: () => api<Schemas['MotherPage']>('GET', `/stock/${motherId.value}`),
-  enabled: computed(() => motherId.value !== ''),
+  queryKey: computed(() => ['mothers', 'page', head.value.motherId]),
+  queryFn: () => api<Schemas['MotherPage']>('GET', `/stock/${head.value.motherId}`),
+  enabled: computed(() => head.value.motherId !== ''),
 })
 const limbs = computed(() => (page.value?.limbs ?? []).filter((one) => !one.limb.goneOn))
 
@@ -108,12 +108,30 @@ function onLimb(row: BenchRow, id: string): void {
   if (stand) Object.assign(row, fromLimb(stand, rows.value, session.units))
 }
 // a limb is one of its mother's; one that was come with from Stock is filled in once its measures are there
-watch(motherId, () => rows.value.forEach((row) => (row.limb = '')))
+watch(
+  () => head.value.motherId,
+  (to, from) => {
+    if (from) {
+      rows.value.forEach((row) => {
+        if (
+          !limbs.value.some((one) => String(one.limb.id) === row.limb && String(one.limb.motherId) === to)
+        ) {
+          row.limb = ''
+        }
+      })
+    }
+  },
+)
 watch(
   limbs,
   () => {
     const wanted = String(route.query.limb ?? '')
-    if (wanted && rows.value.length === 1 && !rows.value[0]!.limb && motherId.value === route.query.mother) {
+    if (
+      wanted &&
+      rows.value.length === 1 &&
+      !rows.value[0]!.limb &&
+      head.value.motherId === route.query.mother
+    ) {
       onLimb(rows.value[0]!, wanted)
     }
   },
@@ -139,8 +157,8 @@ async function save(): Promise<void> {
   saving.value = true
   problem.value = null
   done.value = []
-  const mother = mothers.value?.find((one) => String(one.id) === motherId.value)?.code ?? ''
-  const sent = await send({ ...body.value, reason: reason.value.trim() || null } as Waiting['body'], mother)
+  const batch = { ...body.value, reason: reason.value.trim() || null } as BatchBody
+  const sent = await send(batch, mother.value?.code ?? '')
   saving.value = false
   if (sent && 'problem' in sent) {
     problem.value = sent.problem
@@ -152,62 +170,36 @@ async function save(): Promise<void> {
 }
 
 function back(one: Waiting): void {
-  putBack(one)
+  putBack(one.body)
   drop(one.id)
+}
+
+function take(planned: Schemas['Planned']): void {
+  putBack(planned.batch as unknown as BatchBody, String(planned.id))
+  void grid.value?.go(0, 'diameter')
 }
 </script>
 
 <template>
-  <h1 class="text-2xl">Set layers</h1>
-  <div v-if="done.length" class="mt-4 border-l-8 border-lichen bg-lichen-pale p-4" data-testid="set-done">
-    <p class="text-lg font-bold">
-      {{ done.length === 1 ? 'One layer is set.' : `${done.length} layers are set.` }}
-    </p>
-    <p>
-      Write on the labels:
-      <template v-for="(code, index) in done" :key="code"
-        ><template v-if="index">, </template
-        ><RouterLink class="link font-bold" :to="{ name: 'layer', params: { code } }">{{
-          code
-        }}</RouterLink></template
-      >.
-    </p>
-  </div>
-  <div
-    v-for="one in waiting.filter((each) => each.tried)"
-    :key="one.id"
-    class="mt-4 flex flex-wrap items-center gap-3 border-l-8 p-3"
-    :class="one.refused ? 'border-rust bg-rust-pale' : 'border-water bg-water-pale'"
-    role="status"
-    data-testid="waiting"
-  >
-    <p class="grow">
-      <b
-        >{{ one.body.rows.length === 1 ? 'One layer' : `${one.body.rows.length} layers` }} on
-        {{ one.mother }}:</b
+  <div class="flex flex-wrap items-baseline justify-between gap-x-6">
+    <h1 class="text-2xl">Set layers</h1>
+    <p class="flex flex-wrap gap-x-5">
+      <RouterLink class="link inline-flex min-h-10 items-center" :to="{ name: 'sums' }">Sums</RouterLink>
+      <RouterLink class="link inline-flex min-h-10 items-center" :to="{ name: 'trials' }">Trials</RouterLink>
+      <RouterLink class="link inline-flex min-h-10 items-center" :to="{ name: 'shopping' }"
+        >Shopping list</RouterLink
       >
-      {{
-        one.refused
-          ? `not taken. ${one.refused}`
-          : 'kept on this device until the network is back; then they are sent by themselves, once.'
-      }}
     </p>
-    <button v-if="!one.refused" type="button" class="btn" @click="flush">Send now</button>
-    <button v-else type="button" class="btn" @click="back(one)">Back to the bench</button>
   </div>
-  <div class="mt-4 grid gap-4 sm:grid-cols-2 lg:max-w-3xl">
-    <PickOne v-model="motherId" label="Mother" :options="motherOptions" />
-    <PickOne v-model="recipeId" label="Recipe" :options="recipeOptions" />
-    <Choice
-      v-if="motherId"
-      v-model="shootBelow"
-      label="A live leafy shoot stays below every ring?"
-      :options="[
-        ['yes', 'Yes'],
-        ['no', 'No'],
-      ]"
-    />
-  </div>
+  <BatchNews :done="done" :waiting="waiting" @flush="flush" @back="back" />
+  <PlannedList @take="take" />
+  <BenchTop
+    v-if="mothers && species && recipes"
+    v-model="head"
+    :mothers="mothers"
+    :species="species"
+    :recipes="recipes"
+  />
   <p v-if="mothers && !mothers.length" class="panel mt-4">
     There is no mother yet.
     <RouterLink class="link" :to="{ name: 'stock' }">Add one in Stock</RouterLink> first.
@@ -259,33 +251,25 @@ function back(one: Waiting): void {
         <input v-model="reason" class="input" maxlength="500" data-testid="reason" />
       </label>
       <ProblemNote :problem="problem" class="mt-4" @retry="save" />
-      <button
-        v-if="session.mayRecord"
-        class="btn btn-main mt-4"
-        :disabled="saving || !maySet"
-        data-testid="set"
-      >
-        {{ rows.length === 1 ? 'Set this layer' : `Set these ${rows.length} layers` }}
-      </button>
-    </form>
-    <aside v-if="drawing && shown" aria-label="The cuts">
-      <h2 class="text-base">Branch {{ Math.min(at, rows.length - 1) + 1 }}, to scale</h2>
-      <div>
-        <StemDrawing
-          class="max-h-80"
-          :drawing="drawing"
-          :sectors="[0, 0, 0, 0, 0, 0, 0, 0]"
-          :fill-percent="0"
-          stage="NONE"
-        />
+      <div v-if="session.mayRecord" class="mt-4 flex flex-wrap items-start gap-3">
+        <button class="btn btn-main" :disabled="saving || !maySet" data-testid="set">
+          {{ rows.length === 1 ? 'Set this layer' : `Set these ${rows.length} layers` }}
+        </button>
+        <PlanFor v-if="isComplete && !head.planned" :body="body as BatchBody" @planned="clear" />
       </div>
-      <RowSums :row="shown" :ring-mm="drawing.ringMm" />
-      <p v-if="shown.ready50On" class="mt-3">
-        Likely full about <b>{{ dayText(shown.ready50On, session.today) }}</b>, between
-        {{ dayText(shown.ready10On, session.today) }} and {{ dayText(shown.ready90On, session.today) }}.
-      </p>
+      <Checklist v-if="preview" :steps="preview.checklist" />
+    </form>
+    <aside v-if="sums[inHand] && recipe" aria-label="The cuts">
+      <BranchAside
+        :number="inHand + 1"
+        :row="rows[inHand]!"
+        :sums="sums[inHand]!"
+        :recipe="recipe"
+        :body="{ ...body, rows: [body.rows[inHand]] }"
+        :sums-query="sumsQuery"
+      />
     </aside>
-    <p v-else-if="rows[at]?.diameter && motherId" class="text-muted">
+    <p v-else-if="rows[at]?.diameter && head.motherId" class="text-muted">
       The cuts of branch {{ at + 1 }} appear here when what stands in it can be reckoned.
     </p>
     <p v-else class="text-muted">Choose a mother and type a diameter: the cuts appear here, to scale.</p>

@@ -22,6 +22,11 @@ const LOAD: Record<string, string> = {
   PROP: 'prop it',
   SMALLER_OR_PROP_FIRST: 'smaller ball, or a prop before anything else',
 }
+const CONTAINER: Record<string, string> = {
+  FITS: 'the container suits it',
+  TOO_SMALL: 'the container is small for it, it dries and fills sooner',
+  TOO_LARGE: 'the container is large for it, it stays wet',
+}
 </script>
 
 <template>
@@ -30,10 +35,20 @@ const LOAD: Record<string, string> = {
     <dd>
       <b>{{ ringMm ? length(ringMm) : 'none: nothing is cut' }}</b>
     </dd>
-    <dt class="text-muted">Ball</dt>
-    <dd>{{ length(row.ball.ballLengthMm) }} long, {{ length(row.ball.ballDiameterMm) }} across</dd>
-    <dt class="text-muted">Medium</dt>
-    <dd>{{ show(row.ball.mediumMl, 'volume', session.units) }}, squeezed</dd>
+    <template v-if="row.ball.mediumMl">
+      <dt class="text-muted">Ball</dt>
+      <dd>{{ length(row.ball.ballLengthMm) }} long, {{ length(row.ball.ballDiameterMm) }} across</dd>
+      <dt class="text-muted">Medium</dt>
+      <dd>
+        {{ show(row.ball.mediumMl, 'volume', session.units) }}, squeezed<template v-if="row.containerFit"
+          >: {{ CONTAINER[row.containerFit] }}</template
+        >
+      </dd>
+    </template>
+    <template v-else>
+      <dt class="text-muted">Foil</dt>
+      <dd>{{ length(row.ball.ballLengthMm) }} of the shoot, close round it</dd>
+    </template>
     <dt class="text-muted">Bridging risk</dt>
     <dd>{{ RISK[row.bridging] }}</dd>
     <dt class="text-muted">Hormone</dt>
@@ -52,15 +67,11 @@ const LOAD: Record<string, string> = {
         ><template v-else>all of them in a mist tent</template>
       </dd>
     </template>
-    <dt class="text-muted">Water</dt>
-    <dd>
+    <dt v-if="row.ball.mediumMl" class="text-muted">Water</dt>
+    <dd v-if="row.ball.mediumMl">
       every {{ row.topUpDays }} days at first<template v-if="row.dropsWaterTooFast"
         >: this wrap dries too fast here</template
       >
     </dd>
   </dl>
-  <p class="mt-3 border-l-4 border-sap bg-sap-pale p-2 text-sm">
-    <b>Caution:</b> cut away from the hand; a thin branch can snap. Gloves for hormone, sap and moss. Clean
-    the blade between mothers.
-  </p>
 </template>

@@ -5,6 +5,7 @@ import type { BenchRow } from './useBench'
 const row = (key: number, diameter: string): BenchRow => ({
   key,
   limb: '3',
+  slot: '',
   diameter,
   wood: 'ONE_TWO',
   position: 'BELOW_NODE',

@@ -1,12 +1,13 @@
-import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
+import { computed, onScopeDispose, ref, watch } from 'vue'
 import { api, Problem, type Schemas, type Violation } from '@/shared/api/client'
-import { number, toSend } from '@/shared/quantity'
+import { number, toSend, typed } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
-import type { Waiting } from './useOutbox'
 
 export interface BenchRow {
   key: number
   limb: string
+  /** the place in a trial that it stands for; empty for none */
+  slot: string
   diameter: string
   wood: string
   position: string
@@ -15,24 +16,45 @@ export interface BenchRow {
   lean: string
 }
 
-interface Draft {
+/** What all rows of a batch have in common. */
+export interface BenchHead {
   motherId: string
   recipeId: string
+  shootBelow: string
+  hand: string
+  hormone: string
+  /** the planned batch that is being set; empty for none */
+  planned: string
+}
+
+interface Draft {
+  head: BenchHead
   reason: string
   rows: BenchRow[]
 }
 
-const DRAFT = 'kg-bench-draft'
+/** A batch as it is sent, kept or planned. */
+export interface BatchBody {
+  motherId: number
+  recipeId: number
+  liveShootBelow?: boolean | null
+  hand?: string | null
+  hormone?: string | null
+  rows: Record<string, unknown>[]
+}
+
+const DRAFT = 'kg-bench-draft-2'
 const SETTLE_MS = 250
 
 /** The rows on the bench, and what the core says of them. What is typed outlives a reload. */
-export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelow: Ref<string>) {
+export function useBench(begin: { motherId: string }) {
   const session = useSession()
   const draftKey = `${DRAFT}-${session.person?.id}`
   let nextKey = 1
   const blank = (): BenchRow => ({
     key: nextKey++,
     limb: '',
+    slot: '',
     diameter: '',
     wood: 'ONE_TWO',
     position: 'BELOW_NODE',
@@ -42,6 +64,14 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelo
   })
   /** One more row like another. */
   const another = (like: BenchRow): BenchRow => ({ ...like, key: nextKey++ })
+  const head = ref<BenchHead>({
+    motherId: begin.motherId,
+    recipeId: '',
+    shootBelow: 'yes',
+    hand: '',
+    hormone: '',
+    planned: '',
+  })
   const reason = ref('')
   const rows = ref<BenchRow[]>(restore())
   const preview = ref<Schemas['SetPreview'] | null>(null)
@@ -55,14 +85,13 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelo
     try {
       const kept = JSON.parse(localStorage.getItem(draftKey) ?? 'null') as Draft | null
       if (kept?.rows?.length) {
-        const ofAnother = motherId.value !== '' && motherId.value !== kept.motherId
-        if (!motherId.value) motherId.value = kept.motherId
-        if (!recipeId.value) recipeId.value = kept.recipeId
+        const ofAnother = begin.motherId !== '' && begin.motherId !== kept.head.motherId
+        Object.assign(head.value, kept.head, begin.motherId ? { motherId: begin.motherId } : {})
         reason.value = kept.reason
         return kept.rows.map((row) => ({
           ...blank(),
           ...row,
-          ...(ofAnother ? { limb: '' } : {}),
+          ...(ofAnother ? { limb: '', slot: '' } : {}),
           key: nextKey++,
         }))
       }
@@ -74,6 +103,7 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelo
 
   const sent = (row: BenchRow) => ({
     limbId: row.limb ? Number(row.limb) : null,
+    trialSlotId: row.slot ? Number(row.slot) : null,
     diameterMm: toSend(row.diameter, 'length', session.units),
     wood: row.wood,
     position: row.position,
@@ -84,14 +114,19 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelo
     fruitToKeep: false,
   })
   const body = computed(() => ({
-    motherId: Number(motherId.value),
-    recipeId: Number(recipeId.value),
-    liveShootBelow: shootBelow.value === 'yes',
+    motherId: Number(head.value.motherId),
+    recipeId: Number(head.value.recipeId),
+    liveShootBelow: head.value.shootBelow === 'yes',
+    hand: head.value.hand.trim() || null,
+    hormone: head.value.hormone || null,
+    plannedId: head.value.planned ? Number(head.value.planned) : null,
     rows: rows.value.map(sent),
   }))
   const isComplete = computed(
     () =>
-      motherId.value !== '' && recipeId.value !== '' && rows.value.every((row) => row.diameter.trim() !== ''),
+      head.value.motherId !== '' &&
+      head.value.recipeId !== '' &&
+      rows.value.every((row) => row.diameter.trim() !== ''),
   )
 
   /** Reckons the rows; where some have something wrong, the others all the same. */
@@ -125,14 +160,9 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelo
   }
 
   watch(
-    [body, isComplete, reason],
+    [head, rows, reason],
     () => {
-      const draft: Draft = {
-        motherId: motherId.value,
-        recipeId: recipeId.value,
-        reason: reason.value,
-        rows: rows.value,
-      }
+      const draft: Draft = { head: head.value, reason: reason.value, rows: rows.value }
       localStorage.setItem(draftKey, JSON.stringify(draft))
     },
     { deep: true, immediate: true },
@@ -141,7 +171,7 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelo
     body,
     () => {
       clearTimeout(timer)
-      const some = motherId.value && recipeId.value && rows.value.some((row) => row.diameter.trim())
+      const some = head.value.motherId && head.value.recipeId && rows.value.some((row) => row.diameter.trim())
       if (some) timer = setTimeout(() => void reckon(), SETTLE_MS)
       else {
         preview.value = null
@@ -170,32 +200,40 @@ export function useBench(motherId: Ref<string>, recipeId: Ref<string>, shootBelo
 
   /** A batch was sent: the bench is free, and begins with what was last. */
   function clear(): void {
-    rows.value = [{ ...another(rows.value.at(-1) ?? blank()), diameter: '', limb: '' }]
+    rows.value = [{ ...another(rows.value.at(-1) ?? blank()), diameter: '', limb: '', slot: '' }]
+    head.value.planned = ''
     reason.value = ''
   }
 
-  /** Puts a refused batch back on the bench. */
-  function putBack(refused: Waiting): void {
-    const old = refused.body as unknown as {
-      motherId: number
-      recipeId: number
-      rows: Record<string, unknown>[]
-    }
-    motherId.value = String(old.motherId)
-    recipeId.value = String(old.recipeId)
+  /** What was typed comes back as it was; what was kept is a number in mm, for a reader of whatever units. */
+  const length = (value: unknown) =>
+    typeof value === 'number' ? typed(value, 'length', session.units) : String(value ?? '')
+
+  /** Puts a batch on the bench as it was sent or planned. */
+  function putBack(old: BatchBody, planned = ''): void {
+    Object.assign(head.value, {
+      motherId: String(old.motherId),
+      recipeId: String(old.recipeId),
+      shootBelow: old.liveShootBelow === false ? 'no' : 'yes',
+      hand: old.hand ?? head.value.hand,
+      hormone: old.hormone ?? '',
+      planned,
+    })
     rows.value = old.rows.map((row) => ({
       key: nextKey++,
       limb: row.limbId ? String(row.limbId) : '',
-      diameter: String(row.diameterMm),
+      slot: row.trialSlotId ? String(row.trialSlotId) : '',
+      diameter: length(row.diameterMm),
       wood: String(row.wood),
       position: String(row.position),
       leaves: String(row.leavesBeyond),
-      fromUnion: String(row.fromUnionMm),
+      fromUnion: length(row.fromUnionMm),
       lean: String(row.leanDeg),
     }))
   }
 
   return {
+    head,
     rows,
     body,
     preview,

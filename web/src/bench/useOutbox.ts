@@ -1,11 +1,12 @@
 import { onScopeDispose, ref } from 'vue'
 import { api, newCommandId, Problem, type Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
+import type { BatchBody } from './useBench'
 
 /** A batch that was sent and not answered yet. It keeps its identity, so that it is set once however often it goes. */
 export interface Waiting {
   id: string
-  body: { rows: unknown[] }
+  body: BatchBody
   mother: string
   refused: string
   /** whether it has gone once without an answer */

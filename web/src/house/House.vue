@@ -6,7 +6,7 @@ import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { capital } from '@/shared/words'
+import { capital, METHODS, word } from '@/shared/words'
 import HouseRules from './HouseRules.vue'
 import People from './People.vue'
 import PlaceForm from './PlaceForm.vue'
@@ -14,6 +14,7 @@ import PriceSection from './PriceSection.vue'
 import ProfileForm from './ProfileForm.vue'
 import RecipeForm from './RecipeForm.vue'
 import SiteForm from './SiteForm.vue'
+import SuppliesSection from './SuppliesSection.vue'
 import WeatherSection from './WeatherSection.vue'
 
 /** How do we do it here? */
@@ -61,6 +62,7 @@ const PARTS = computed(() => [
   ['places-title', 'Places'],
   ['weather-title', 'Weather'],
   ['recipes-title', 'Recipes'],
+  ['supplies-title', 'Supplies'],
   ['rules-title', 'House rules'],
   ['prices-title', 'Prices'],
   ...(session.isOwner ? [['people-title', 'People']] : []),
@@ -174,7 +176,7 @@ const houseSaved = () => saved(null)
       >
         <b>{{ one.name }}</b>
         <span class="col-span-2 text-muted sm:col-span-1">
-          {{ capital(lower(one.recipe.wound)) }},
+          {{ word(METHODS, one.recipe.method) }}, {{ lower(one.recipe.wound) }},
           {{ one.recipe.hormonePpm ? `${one.recipe.hormonePpm} ppm` : 'no hormone' }},
           {{ lower(one.recipe.medium) }}, {{ lower(one.recipe.wrap) }}, {{ lower(one.recipe.cover) }}; severed
           {{ lower(one.school) }} · version {{ one.number }}
@@ -191,6 +193,7 @@ const houseSaved = () => saved(null)
     </ul>
   </section>
 
+  <SuppliesSection />
   <HouseRules class="mt-8" :locked="!session.isOwner" @saved="houseSaved" />
 
   <PriceSection />

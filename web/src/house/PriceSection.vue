@@ -9,7 +9,6 @@ import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
-import { MEDIA, word } from '@/shared/words'
 
 /** What the house pays: what layers cost is reckoned from it. */
 const session = useSession()
@@ -37,6 +36,19 @@ const PLAIN: [keyof Omit<Schemas['Prices'], 'ingredientsALitre'>, string][] = [
 ]
 const plain = ref<Record<string, string>>({})
 const media = ref<Record<string, string>>({})
+const { data: supplies } = useQuery({
+  queryKey: ['supplies'],
+  queryFn: () => api<Schemas['SuppliesView']>('GET', '/supplies'),
+})
+/** What the mixes of the house are made of, and what has a price already. */
+const names = computed(() =>
+  [
+    ...new Set([
+      ...Object.values(supplies.value?.mixes ?? {}).flatMap((mix) => mix.ingredients.map((one) => one.name)),
+      ...Object.keys(list.value?.prices.ingredientsALitre ?? {}),
+    ]),
+  ].sort((a, b) => a.localeCompare(b)),
+)
 const text = (price: number | undefined) => (price ? String(price) : '')
 const set = computed(() => {
   const prices = list.value?.prices
@@ -45,7 +57,7 @@ const set = computed(() => {
     ...PLAIN.filter(([key]) => prices[key] > 0).map(([key, label]) => `${label}: ${prices[key]}`),
     ...Object.entries(prices.ingredientsALitre)
       .filter(([, price]) => price > 0)
-      .map(([name, price]) => `A litre of ${word(MEDIA, name)}: ${price}`),
+      .map(([name, price]) => `A litre of ${name.toLowerCase()}: ${price}`),
   ]
 })
 
@@ -55,7 +67,7 @@ function open(): void {
   version.value = list.value.version
   plain.value = Object.fromEntries(PLAIN.map(([key]) => [key, text(list.value!.prices[key])]))
   media.value = Object.fromEntries(
-    MEDIA.map(([name]) => [name, text(list.value!.prices.ingredientsALitre[name])]),
+    names.value.map((name) => [name, text(list.value!.prices.ingredientsALitre[name])]),
   )
   editing.value = true
 }
@@ -117,15 +129,9 @@ async function mineCounts(): Promise<void> {
         />
       </div>
       <fieldset>
-        <legend class="font-bold">A litre of</legend>
+        <legend class="font-bold">A litre, as it is bought, of</legend>
         <div class="mt-2 grid gap-4 sm:grid-cols-2 lg:grid-cols-5">
-          <Field
-            v-for="[medium, label] in MEDIA"
-            :key="medium"
-            v-model="media[medium]!"
-            :label="label"
-            inputmode="decimal"
-          />
+          <Field v-for="name in names" :key="name" v-model="media[name]!" :label="name" inputmode="decimal" />
         </div>
       </fieldset>
       <ProblemNote :problem="problem" @retry="save" />

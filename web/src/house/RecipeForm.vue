@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import type { Schemas } from '@/shared/api/client'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { api, type Schemas } from '@/shared/api/client'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import BothSides from '@/shared/ui/BothSides.vue'
@@ -8,7 +9,7 @@ import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
-import { COVERS } from '@/shared/words'
+import { capital, COVERS, MEDIA, METHODS, WOUNDS, WRAPS } from '@/shared/words'
 
 const props = defineProps<{ recipe: Schemas['RecipeView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
@@ -23,38 +24,49 @@ const hormone = ref(String(old?.recipe.hormonePpm ?? 0))
 const medium = ref<string>(old?.recipe.medium ?? 'MOSS')
 const wrap = ref<string>(old?.recipe.wrap ?? 'TIED_FILM')
 const cover = ref<string>(old?.recipe.cover ?? 'FOIL')
+const method = ref<string>(old?.recipe.method ?? 'AIR')
+const holds = ref(typed(old?.recipe.containerMl ?? 0, 'volume', session.units))
 const container = ref(typed(old?.recipe.containerG ?? 0, 'mass', session.units))
 
-const WOUNDS: [string, string][] = [
-  ['RING_SCRAPED', 'Ring, scraped clean'],
-  ['RING_UNSCRAPED', 'Ring, not scraped'],
-  ['RING_AND_TOURNIQUET', 'Ring and a wire above it'],
-  ['TOURNIQUET', 'Wire only'],
-  ['BARK_SCRAPED', 'Bark roughened'],
-  ['LEAF_STRIPPED', 'A leaf pulled off'],
-  ['UNWOUNDED', 'No wound'],
-]
-const MEDIA: [string, string][] = [
-  ['MOSS', 'Moss'],
-  ['COIR', 'Coir'],
-  ['PEAT', 'Peat'],
-  ['COIR_PERLITE', 'Coir and perlite'],
-  ['COIR_HUSK', 'Coir and rice husk'],
-  ['COIR_SAND', 'Coir and sand'],
-  ['MANURE_EARTH', 'Manure and red earth'],
-  ['HUSK_FIBRE', 'Coconut husk'],
-  ['POTTING_MIX', 'Potting mix'],
-  ['HEAVY_SOIL', 'Heavy soil (packs and suffocates)'],
-]
-const WRAPS: [string, string][] = [
-  ['SEALED_FILM', 'Sealed film'],
-  ['TIED_FILM', 'Tied film'],
-  ['SLIT_BAG', 'Slit bag'],
-  ['VENTED_BAG', 'Vented bag'],
-  ['FOIL_ONLY', 'Foil only'],
-  ['HINGED_POD', 'Hinged pod'],
-  ['SPLIT_POT', 'Split pot'],
-]
+/** What goes with each method; the server refuses the rest. */
+const ONLY_WOUNDS: Record<string, string[]> = {
+  SOFT_TIP: ['LEAF_STRIPPED', 'UNWOUNDED'],
+  FOIL_START: ['UNWOUNDED'],
+  CUTTING: ['UNWOUNDED', 'LEAF_STRIPPED', 'BARK_SCRAPED'],
+}
+const ONLY_WRAPS: Record<string, string[]> = {
+  FOIL_START: ['FOIL_ONLY'],
+  POT_STOOL: ['SPLIT_POT'],
+  GROUND: ['IN_GROUND', 'SPLIT_POT'],
+  CUTTING: ['IN_TENT'],
+}
+const wounds = computed(() => WOUNDS.filter(([code]) => ONLY_WOUNDS[method.value]?.includes(code) ?? true))
+const wraps = computed(() =>
+  WRAPS.filter(
+    ([code]) => ONLY_WRAPS[method.value]?.includes(code) ?? !['IN_GROUND', 'IN_TENT'].includes(code),
+  ),
+)
+watch(method, () => {
+  // what no longer goes with it gives way to the first that does
+  if (!wounds.value.some(([code]) => code === wound.value)) wound.value = wounds.value[0]![0]
+  if (!wraps.value.some(([code]) => code === wrap.value)) wrap.value = wraps.value[0]![0]
+})
+const media = MEDIA.map(([code, text]): [string, string] => [
+  code,
+  code === 'HEAVY_SOIL' ? 'Heavy soil (packs and suffocates)' : capital(text),
+])
+const { data: supplies } = useQuery({
+  queryKey: ['supplies'],
+  queryFn: () => api<Schemas['SuppliesView']>('GET', '/supplies'),
+})
+/** Those of the house that are of this kind of wrap. */
+const kept = computed(() => (supplies.value?.containers ?? []).filter((one) => one.wrap === wrap.value))
+function take(name: string): void {
+  const found = kept.value.find((one) => one.name === name)
+  if (!found) return
+  container.value = typed(found.massG, 'mass', session.units)
+  holds.value = typed(found.volumeMl, 'volume', session.units)
+}
 const SCHOOLS: [string, string][] = [
   ['IN_LEAF', 'In leaf, well before frost'],
   ['DORMANT', 'After leaf fall'],
@@ -67,12 +79,14 @@ async function save(): Promise<void> {
     name: name.value.trim(),
     school: school.value,
     recipe: {
+      method: method.value,
       wound: wound.value,
       hormonePpm: toSend(hormone.value, 'concentration', session.units),
       medium: medium.value,
       wrap: wrap.value,
       cover: cover.value,
       containerG: toSend(container.value, 'mass', session.units),
+      containerMl: toSend(holds.value, 'volume', session.units),
     },
     number: old?.number ?? 0,
     version: version.value,
@@ -93,7 +107,8 @@ async function mineCounts(): Promise<void> {
   <form class="panel grid gap-4" aria-label="Recipe" @submit.prevent="save">
     <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
       <Field v-model="name" label="Name" :error="error('name')" />
-      <PickOne v-model="wound" label="Wound" :options="WOUNDS" />
+      <PickOne v-model="method" label="Method" :options="METHODS" />
+      <PickOne v-model="wound" label="Wound" :options="wounds" :error="error('wound')" />
       <Field
         v-model="hormone"
         label="Hormone (IBA)"
@@ -101,8 +116,8 @@ async function mineCounts(): Promise<void> {
         :error="error('hormonePpm')"
         hint="0 for none; 0.3 % may be typed too"
       />
-      <PickOne v-model="medium" label="Medium" :options="MEDIA" />
-      <PickOne v-model="wrap" label="Wrap" :options="WRAPS" />
+      <PickOne v-model="medium" label="Medium" :options="media" />
+      <PickOne v-model="wrap" label="Wrap" :options="wraps" :error="error('wrap')" />
       <PickOne v-model="cover" label="Cover" :options="COVERS" />
       <Field
         v-model="container"
@@ -110,6 +125,20 @@ async function mineCounts(): Promise<void> {
         :unit="unitOf('mass', session.units)"
         :error="error('containerG')"
         hint="Pod, pot or bag, empty"
+      />
+      <Field
+        v-model="holds"
+        label="It holds"
+        :unit="unitOf('volume', session.units)"
+        :error="error('containerMl')"
+        hint="0: what the branch asks for"
+      />
+      <PickOne
+        v-if="kept.length"
+        :model-value="''"
+        label="Take the figures of"
+        :options="[['', 'Choose'], ...kept.map((one) => [one.name, one.name] as [string, string])]"
+        @update:model-value="take"
       />
       <PickOne v-model="school" label="Severed" :options="SCHOOLS" />
     </div>

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { dayText, daysBetween } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
-import { capital, CONDITIONS, RUNGS, STAGE_STATES, WORKS, word } from '@/shared/words'
+import { capital, CONDITIONS, METHODS, RUNGS, STAGE_STATES, WORKS, word } from '@/shared/words'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StemDrawing from '@/stem/StemDrawing.vue'
 import AfterForm from './AfterForm.vue'
@@ -12,6 +12,7 @@ import OtherForm from './OtherForm.vue'
 import ProgressBand from './ProgressBand.vue'
 import Reasons from './Reasons.vue'
 import Records from './Records.vue'
+import TrialNote from './TrialNote.vue'
 import { useLayer, type NewRecord } from './useLayer'
 
 /** What about this one? */
@@ -91,8 +92,15 @@ function doAlso(code: string): void {
         }}</RouterLink><template v-if="layer.mother.limb"> ({{ layer.mother.limb }})</template
         ><template v-if="layer.mother.setAs">, set as {{ layer.mother.setAs }}</template
         >, {{ layer.mother.place }} · set {{ dayText(layer.setOn, layer.asOf) }},
-        {{ daysBetween(layer.setOn, layer.asOf) }} days ago
+        {{ daysBetween(layer.setOn, layer.asOf) }} days ago<template v-if="layer.recipe.method !== 'AIR'">
+          · {{ word(METHODS, layer.recipe.method).toLowerCase() }}</template
+        >
+        ·
+        <RouterLink class="link" :to="{ name: 'labels', query: { codes: layer.code } }" data-testid="label"
+          >print its label</RouterLink
+        >
       </p>
+      <TrialNote :code="layer.code" />
     </header>
 
     <section class="mt-3 border-l-8 p-4" :class="tones[layer.advice.tone]" data-testid="advice">

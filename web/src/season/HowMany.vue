@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, Problem, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
-import { show } from '@/shared/quantity'
+import { area, litres, show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
@@ -11,7 +11,7 @@ import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
-import { MEDIA, word } from '@/shared/words'
+import { word } from '@/shared/words'
 
 /** Plants that are wanted by a day, and what they ask for. */
 const props = defineProps<{
@@ -65,8 +65,6 @@ const numbers = useQuery({
 const problem = computed(() => numbers.error.value)
 const error = (field: string) => (problem.value instanceof Problem ? problem.value.of(field) : undefined)
 const percent = (share: number) => `${Math.round(share * 100)}%`
-const litresOrGallons = (litres: number) =>
-  session.units === 'US' ? `${(litres / 3.785411784).toFixed(1)} gal` : `${litres.toFixed(1)} L`
 const hours = (minutes: number) =>
   minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} hours`
 const busiest = computed(() => Math.max(1, ...(numbers.data.value?.weeks ?? []).map((week) => week.minutes)))
@@ -75,7 +73,6 @@ const over = computed(() => (numbers.data.value?.weeks ?? []).filter((week) => w
 const { saving, problem: keepProblem, send, error: keepError } = useCommand<Schemas['TargetView']>()
 const money = (amount: number, currency: string) => `${amount.toFixed(2)}${currency ? ` ${currency}` : ''}`
 const UNPRICED: [string, string][] = [
-  ...MEDIA,
   ['FILM', 'film'],
   ['FOIL', 'foil'],
   ['TIES', 'ties'],
@@ -174,14 +171,17 @@ function basis(records: number): string {
             severing and potting {{ hours(numbers.data.value.effort.sever) }}.
           </p>
           <p>
-            <template v-for="(litres, medium) in numbers.data.value.materials.ingredientsL" :key="medium">
-              {{ litresOrGallons(litres) }} of {{ word(MEDIA, String(medium)) }},
+            <template
+              v-for="(amount, ingredient) in numbers.data.value.materials.ingredientsL"
+              :key="ingredient"
+            >
+              {{ litres(amount, session.units) }} of {{ String(ingredient).toLowerCase() }},
             </template>
             <template v-if="numbers.data.value.materials.filmCm2">
-              {{ (numbers.data.value.materials.filmCm2 / 10000).toFixed(1) }} m² of film,
+              {{ area(numbers.data.value.materials.filmCm2, session.units) }} of film,
             </template>
             <template v-if="numbers.data.value.materials.foilCm2">
-              {{ (numbers.data.value.materials.foilCm2 / 10000).toFixed(1) }} m² of foil,
+              {{ area(numbers.data.value.materials.foilCm2, session.units) }} of foil,
             </template>
             <template v-if="numbers.data.value.materials.hormoneMl">
               {{ show(numbers.data.value.materials.hormoneMl, 'volume', session.units) }} of hormone,

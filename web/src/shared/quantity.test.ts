@@ -2,6 +2,15 @@ import { describe, expect, it } from 'vitest'
 import { show, toSend, typed } from './quantity'
 
 describe('quantities', () => {
+  it('shows much of a volume or a mass in the larger unit', () => {
+    expect(show(999, 'volume', 'METRIC')).toBe('999 mL')
+    expect(show(4394, 'volume', 'METRIC')).toBe('4.4 L')
+    expect(show(12_400, 'volume', 'METRIC')).toBe('12 L')
+    expect(show(1500, 'volume', 'US')).toBe('1.6 qt')
+    expect(show(2417, 'mass', 'METRIC')).toBe('2.4 kg')
+    expect(show(2417, 'mass', 'US')).toBe('5.3 lb')
+  })
+
   it('are shown in the units of the reader', () => {
     expect(show(19.05, 'length', 'US')).toBe('0.75 in')
     expect(show(19.05, 'length', 'METRIC')).toBe('19 mm')

@@ -11,6 +11,18 @@ const UNIT: Record<Dimension, Record<Units, string>> = {
   concentration: { METRIC: 'ppm', US: 'ppm' },
 }
 
+/** From so much on, in SI, a reader wants the larger unit of so many. */
+const LARGER: Partial<Record<Dimension, Record<Units, { from: number; si: number; unit: string }>>> = {
+  volume: {
+    METRIC: { from: 1000, si: 1000, unit: 'L' },
+    US: { from: 946.352946, si: 946.352946, unit: 'qt' },
+  },
+  mass: {
+    METRIC: { from: 1000, si: 1000, unit: 'kg' },
+    US: { from: 453.59237, si: 453.59237, unit: 'lb' },
+  },
+}
+
 export function unitOf(dimension: Dimension, units: Units): string {
   return UNIT[dimension][units]
 }
@@ -34,11 +46,24 @@ export function fromSi(si: number, dimension: Dimension, units: Units): number {
   }
 }
 
-/** "20 mm" or "0.79 in". */
+/** "20 mm" or "0.79 in"; much of a volume or a mass in the larger unit: "4.4 L", "1.1 qt", "2.4 kg", "5.3 lb". */
 export function show(si: number, dimension: Dimension, units: Units): string {
+  const large = LARGER[dimension]?.[units]
+  if (large && Math.abs(si) >= large.from)
+    return `${trim(si / large.si, si >= 10 * large.from ? 0 : 1)} ${large.unit}`
   const value = fromSi(si, dimension, units)
   const digits = units === 'US' && dimension === 'length' ? 2 : units === 'US' || Math.abs(value) < 10 ? 1 : 0
   return `${trim(value, digits)} ${unitOf(dimension, units)}`
+}
+
+/** "3.4 L" or "0.9 gal". */
+export function litres(value: number, units: Units): string {
+  return units === 'US' ? `${(value / 3.785411784).toFixed(1)} gal` : `${value.toFixed(1)} L`
+}
+
+/** "1.2 m²" or "12.9 ft²". */
+export function area(cm2: number, units: Units): string {
+  return units === 'US' ? `${(cm2 / 929.0304).toFixed(1)} ft²` : `${(cm2 / 10_000).toFixed(1)} m²`
 }
 
 /** What an input begins with: the number alone, exact enough to come back unchanged. */

@@ -93,6 +93,39 @@ export const MEDIA: [string, string][] = [
   ['HEAVY_SOIL', 'heavy soil'],
 ]
 
+export const METHODS: [string, string][] = [
+  ['AIR', 'Air layer'],
+  ['SOFT_TIP', 'Soft tip'],
+  ['FOIL_START', 'Foil start'],
+  ['POT_STOOL', 'Pot stool'],
+  ['GROUND', 'Ground layer'],
+  ['SUCKER', 'Sucker'],
+  ['JAR', 'Jar (an experiment)'],
+  ['CUTTING', 'Cutting (to compare)'],
+]
+
+export const WOUNDS: [string, string][] = [
+  ['RING_SCRAPED', 'Ring, scraped clean'],
+  ['RING_UNSCRAPED', 'Ring, not scraped'],
+  ['RING_AND_TOURNIQUET', 'Ring and a wire above it'],
+  ['TOURNIQUET', 'Wire only'],
+  ['BARK_SCRAPED', 'Bark roughened'],
+  ['LEAF_STRIPPED', 'A leaf pulled off'],
+  ['UNWOUNDED', 'No wound'],
+]
+
+export const WRAPS: [string, string][] = [
+  ['SEALED_FILM', 'Sealed film'],
+  ['TIED_FILM', 'Tied film'],
+  ['SLIT_BAG', 'Slit bag'],
+  ['VENTED_BAG', 'Vented bag'],
+  ['FOIL_ONLY', 'Foil only'],
+  ['HINGED_POD', 'Hinged pod'],
+  ['SPLIT_POT', 'Split pot'],
+  ['IN_GROUND', 'None: in the ground'],
+  ['IN_TENT', 'None: under a tent'],
+]
+
 export const DIFFICULTIES: [string, string][] = [
   ['EASY', 'Easy'],
   ['MODERATE', 'Moderate'],

@@ -109,6 +109,11 @@ async function done(): Promise<void> {
     </p>
     <div v-if="session.mayRecord" class="mt-3 flex flex-wrap gap-2">
       <button class="btn" data-testid="edit-mother" @click="doing = 'edit'">Edit</button>
+      <RouterLink
+        class="btn inline-flex items-center"
+        :to="{ name: 'labels', query: { mothers: String(mother.id) } }"
+        >Print its label</RouterLink
+      >
       <button v-if="!mother.retiredOn" class="btn" data-testid="relabel" @click="doing = 'relabelling'">
         It is another variety
       </button>

@@ -26,7 +26,7 @@ export class Problem extends Error {
   }
 }
 
-function cookie(name: string): string {
+export function cookie(name: string): string {
   const found = document.cookie.split('; ').find((one) => one.startsWith(`${name}=`))
   return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
 }

@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hands"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/house-rules": {
         parameters: {
             query?: never;
@@ -60,7 +76,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["rules"];
-        put: operations["save_2"];
+        put: operations["save_3"];
         post?: never;
         delete?: never;
         options?: never;
@@ -78,6 +94,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["ofRules"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/label-grids": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["grids"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/labels.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["print"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -107,7 +155,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_1"];
+        get: operations["page_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -126,6 +174,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/layers/{code}/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofLayer"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -171,7 +235,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put?: never;
         post: operations["add_2"];
         delete?: never;
@@ -188,7 +252,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one"];
-        put: operations["save_1"];
+        put: operations["save_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -283,7 +347,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all"];
+        get: operations["all_1"];
         put?: never;
         post: operations["add_1"];
         delete?: never;
@@ -324,6 +388,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/planned-batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["open_1"];
+        put?: never;
+        post: operations["plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/planned-batches/{plannedId}/dropping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["drop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/prices": {
         parameters: {
             query?: never;
@@ -332,7 +428,23 @@ export interface paths {
             cookie?: never;
         };
         get: operations["prices"];
-        put: operations["save"];
+        put: operations["save_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/recipe-differences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["differences"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -484,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/set-drawings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["draw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/set-previews": {
         parameters: {
             query?: never;
@@ -494,6 +622,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["preview_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/shopping-lists/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -603,8 +747,88 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
+        get: operations["page_1"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sums/ball": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ball"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sums/cover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sums/hormone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["hormone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sums/medium": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["medium"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/supplies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["supplies"];
+        put: operations["save"];
         post?: never;
         delete?: never;
         options?: never;
@@ -629,6 +853,70 @@ export interface paths {
         trace?: never;
     };
     "/api/v1/targets/{targetId}/closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["close_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/trial-sizes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["size"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/trials/{trialId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/trials/{trialId}/closing": {
         parameters: {
             query?: never;
             header?: never;
@@ -728,6 +1016,20 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Additive: {
+            name: string;
+            /** Format: double */
+            perLitre: number;
+            /** @enum {string} */
+            unit: "G" | "ML";
+        };
+        AdditiveView: {
+            /** Format: double */
+            amount: number;
+            name: string;
+            /** @enum {string} */
+            unit: "G" | "ML";
+        };
         Advice: {
             because: string[];
             headline: string;
@@ -738,6 +1040,30 @@ export interface components {
         Also: {
             code: string;
             sentence: string;
+        };
+        Amount: {
+            /** Format: double */
+            dryLitres: number;
+            name: string;
+            /** Format: double */
+            wetLitres: number;
+        };
+        ArmView: {
+            /** Format: int32 */
+            assigned: number;
+            differences: ("METHOD" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "CONTAINER" | "SCHOOL")[];
+            letter: string;
+            /** Format: int32 */
+            number: number;
+            recipe: string;
+            /** Format: int64 */
+            recipeId: number;
+            /** Format: int32 */
+            recipeNumber: number;
+            /** Format: int32 */
+            set: number;
+            /** Format: int32 */
+            setOtherwise: number;
         };
         BadCell: {
             column: string;
@@ -757,6 +1083,44 @@ export interface components {
             /** Format: int32 */
             number: number;
         };
+        BallQuery: {
+            bridgedBefore: boolean;
+            bridgesReadily: boolean;
+            /** Format: double */
+            containerG: number;
+            /** Format: double */
+            diameterMm: number;
+            /** Format: double */
+            fromUnionMm: number;
+            /** Format: int32 */
+            layers: number;
+            /** Format: double */
+            leanDeg: number;
+            /** @enum {string} */
+            medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
+            scraped: boolean;
+            /** @enum {string} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+        };
+        BallSums: {
+            /** Format: double */
+            aboveMm: number;
+            ball: components["schemas"]["RingAndBall"];
+            /** Format: double */
+            belowMm: number;
+            /** @enum {string} */
+            bridging: "LOW" | "MODERATE" | "HIGH";
+            containers: components["schemas"]["ContainerView"][];
+            /** Format: double */
+            filmCm2: number;
+            load: components["schemas"]["BranchLoad"];
+            loadSentence: string;
+            /** Format: double */
+            mediumMl: number;
+            thin: boolean;
+            /** Format: int32 */
+            ties: number;
+        };
         Band: {
             /** @enum {string} */
             end: "TOO_EARLY" | "TOO_LATE";
@@ -766,6 +1130,15 @@ export interface components {
             to: string;
             /** @enum {string} */
             windowClass: "GOOD" | "RISKY" | "OVERWINTER" | "CLOSED";
+        };
+        BandView: {
+            /** @enum {string} */
+            fit: "IN_BAND" | "BELOW" | "ABOVE";
+            /** Format: double */
+            highPpm: number;
+            /** Format: double */
+            lowPpm: number;
+            sentence: string;
         };
         BatchSet: {
             /** Format: uuid */
@@ -814,6 +1187,12 @@ export interface components {
             earliest: string;
             sentence: string;
         };
+        ChecklistStep: {
+            cautions: string[];
+            sentence: string;
+            /** @enum {string} */
+            step: "WATER_THE_MOTHER" | "TRY_THE_BARK" | "CLEAN_BLADE" | "STRIP_LEAVES_UNDER_THE_BALL" | "TAKE_OFF_FRUIT_BEYOND" | "UPPER_CUT" | "LOWER_CUT" | "SLIT" | "PEEL" | "SCRAPE" | "ROUGHEN" | "PULL_ONE_LEAF" | "TIGHTEN_WIRE" | "DRESS_WITH_HORMONE" | "SQUEEZE_MEDIUM" | "SLIT_THE_BAG" | "WRAP_TIGHT" | "TIE" | "COVER" | "PROP" | "FOIL_ROUND_THE_STEM" | "LEAVE_TWO_NODES_BETWEEN" | "SPLIT_POT_ROUND_THE_STEM" | "KEEP_A_SHOOT_IN_THE_LIGHT" | "BEND_AND_PIN" | "BURY" | "CUT_OFF_WITH_THE_BALL" | "STAND_IN_WATER" | "CUT_THE_CUTTING" | "INSERT" | "TENT" | "LABEL";
+        };
         ClockView: {
             /** Format: date */
             today: string;
@@ -821,6 +1200,19 @@ export interface components {
         Closing: {
             /** Format: int64 */
             version: number;
+        };
+        ContainerCount: {
+            /** Format: int32 */
+            count: number;
+            recipe: string;
+        };
+        ContainerView: {
+            /** @enum {string} */
+            fit: "NARROWER_THAN_LIMB" | "TOO_SMALL" | "FITS" | "TOO_LARGE";
+            /** Format: double */
+            mediumMl: number;
+            name: string;
+            sentence: string;
         };
         CostView: {
             currency: string;
@@ -836,6 +1228,23 @@ export interface components {
             unpriced: string[];
             /** Format: double */
             work: number;
+        };
+        CoverQuery: {
+            algae: boolean;
+            /** @enum {string} */
+            cover: "CLEAR" | "BLACK" | "FOIL" | "WHITE";
+            /** Format: date */
+            from: string;
+            /** Format: int64 */
+            placeId: number;
+            speciesCode: string;
+        };
+        CoverView: {
+            covers: ("CLEAR" | "BLACK" | "FOIL" | "WHITE")[];
+            /** @enum {string} */
+            reason: "BALL_TOO_HOT" | "ALGAE" | "SUN_OR_HEAT" | "LATE_IN_THE_SEASON" | "NO_NEED";
+            sentence: string;
+            suits: boolean;
         };
         DayEdit: {
             /** Format: double */
@@ -869,6 +1278,13 @@ export interface components {
             /** Format: double */
             windMs: number;
         };
+        DoseView: {
+            /** Format: double */
+            amount: number;
+            name: string;
+            /** @enum {string} */
+            unit: "G" | "ML";
+        };
         Drawing: {
             /** Format: double */
             aboveMm: number;
@@ -889,6 +1305,10 @@ export interface components {
             ringMm: number;
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+        };
+        Dropping: {
+            /** Format: int64 */
+            version: number;
         };
         EffortView: {
             /** Format: double */
@@ -962,6 +1382,66 @@ export interface components {
             lastAverage: string;
             lastLate: string;
         };
+        Hands: {
+            known: string[];
+            mine: string;
+        };
+        HormoneAmount: {
+            /** Format: double */
+            ml: number;
+            /** Format: double */
+            ppm: number;
+        };
+        HormoneQuery: {
+            /** Format: double */
+            purityPercent: number;
+            speciesCode: string;
+            /** @enum {string} */
+            stock: "LIQUID" | "SOLID";
+            /** Format: double */
+            stockPpm: number;
+            /** Format: double */
+            targetPpm: number;
+            /** Format: double */
+            volumeMl: number;
+            /** @enum {string} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+        };
+        HormoneSums: {
+            band: components["schemas"]["BandView"];
+            cautions: string[];
+            /** Format: double */
+            diluentMl: number;
+            /** Format: double */
+            solidMg: number;
+            /** Format: double */
+            stockMl: number;
+            /** Format: double */
+            targetPercent: number;
+        };
+        HouseContainer: {
+            /** Format: double */
+            acrossMm: number;
+            /** Format: double */
+            lengthMm: number;
+            /** Format: double */
+            massG: number;
+            name: string;
+            /** Format: double */
+            volumeMl: number;
+            /** @enum {string} */
+            wrap: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT";
+        };
+        HouseHormone: {
+            /** Format: date */
+            expiresOn: string;
+            /** @enum {string} */
+            form: "POWDER" | "GEL" | "LIQUID";
+            lot: string;
+            name: string;
+            /** Format: double */
+            ppm: number;
+        };
         Imported: {
             /** Format: int32 */
             days: number;
@@ -985,6 +1465,20 @@ export interface components {
         ImportRequest: {
             csv: string;
             replace: boolean;
+        };
+        Ingredient: {
+            name: string;
+            /** Format: double */
+            parts: number;
+            /** Format: double */
+            swelling: number;
+        };
+        IngredientView: {
+            /** Format: double */
+            dryL: number;
+            name: string;
+            /** Format: double */
+            wetL: number;
         };
         JobView: {
             /** Format: date */
@@ -1023,6 +1517,29 @@ export interface components {
             /** @deprecated */
             textual: boolean;
             valueNode: boolean;
+        };
+        LabelGrid: {
+            /** Format: double */
+            acrossMm: number;
+            code: string;
+            /** Format: int32 */
+            columns: number;
+            /** Format: double */
+            downMm: number;
+            /** Format: double */
+            labelHeightMm: number;
+            /** Format: double */
+            labelWidthMm: number;
+            /** Format: double */
+            leftMm: number;
+            /** Format: double */
+            pageHeightMm: number;
+            /** Format: double */
+            pageWidthMm: number;
+            /** Format: int32 */
+            rows: number;
+            /** Format: double */
+            topMm: number;
         };
         LayerLine: {
             code: string;
@@ -1178,6 +1695,28 @@ export interface components {
             name: string;
             remarks: string[];
         };
+        MediumMix: {
+            additives: components["schemas"]["Additive"][];
+            ingredients: components["schemas"]["Ingredient"][];
+        };
+        MediumQuery: {
+            /** @enum {string} */
+            medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
+            /** Format: double */
+            mixMl: number;
+        };
+        MediumSums: {
+            cautions: string[];
+            doses: components["schemas"]["DoseView"][];
+            ingredients: components["schemas"]["Amount"][];
+            moistureTest: string;
+            /** Format: double */
+            waterG: number;
+            /** Format: double */
+            wetG: number;
+            /** Format: double */
+            withHandlingMl: number;
+        };
         Merger: {
             /** Format: int64 */
             into: number;
@@ -1308,6 +1847,14 @@ export interface components {
             shortfalls: components["schemas"]["Shortfall"][];
             weeks: components["schemas"]["Week"][];
         };
+        OfLayer: {
+            arm: string;
+            asAssigned: boolean;
+            assigned: string;
+            trial: string;
+            /** Format: int64 */
+            trialId: number;
+        };
         Overlap: {
             /** Format: double */
             maxNewC: number;
@@ -1366,6 +1913,28 @@ export interface components {
             walkingOrder: number;
             /** Format: double */
             winterLowC: number;
+        };
+        Planned: {
+            batch: components["schemas"]["SetRequest"];
+            /** Format: date */
+            day: string;
+            /** Format: int64 */
+            id: number;
+            isLate: boolean;
+            /** Format: int32 */
+            layers: number;
+            madeBy: string;
+            mother: string;
+            place: string;
+            recipe: string;
+            /** Format: int64 */
+            version: number;
+            what: string;
+        };
+        PlannedEdit: {
+            batch: components["schemas"]["SetRequest"];
+            /** Format: date */
+            day: string;
         };
         PlantView: {
             /** @enum {string} */
@@ -1429,6 +1998,8 @@ export interface components {
         Recipe: {
             /** Format: double */
             containerG: number;
+            /** Format: double */
+            containerMl: number;
             /** @enum {string} */
             cover: "CLEAR" | "BLACK" | "FOIL" | "WHITE";
             /** Format: double */
@@ -1436,13 +2007,17 @@ export interface components {
             /** @enum {string} */
             medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
             /** @enum {string} */
+            method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
+            /** @enum {string} */
             wound: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED";
             /** @enum {string} */
-            wrap: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT";
+            wrap: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT";
         };
         RecipeOf: {
             /** Format: int64 */
             id: number;
+            /** @enum {string} */
+            method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
             name: string;
             /** Format: int32 */
             number: number;
@@ -1585,6 +2160,8 @@ export interface components {
             belowMm: number;
             /** @enum {string} */
             bridging: "LOW" | "MODERATE" | "HIGH";
+            /** @enum {string} */
+            containerFit: "NARROWER_THAN_LIMB" | "TOO_SMALL" | "FITS" | "TOO_LARGE";
             dropsWaterTooFast: boolean;
             /** @enum {string} */
             hormoneFit: "IN_BAND" | "BELOW" | "ABOVE";
@@ -1617,6 +2194,8 @@ export interface components {
             /** @enum {string} */
             school?: "IN_LEAF" | "DORMANT" | "SPRING";
             specimen: boolean;
+            /** Format: int64 */
+            trialSlotId?: number;
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
@@ -1688,6 +2267,8 @@ export interface components {
             on: string;
         };
         SetPreview: {
+            checklist: components["schemas"]["ChecklistStep"][];
+            cover: components["schemas"]["CoverView"];
             remarks: components["schemas"]["Remark"][];
             rows: components["schemas"]["Row"][];
             /** Format: date */
@@ -1695,9 +2276,13 @@ export interface components {
             window: components["schemas"]["SettingWindow"];
         };
         SetRequest: {
+            hand?: string;
+            hormone?: string;
             liveShootBelow?: boolean;
             /** Format: int64 */
             motherId: number;
+            /** Format: int64 */
+            plannedId?: number;
             reason?: string;
             /** Format: int64 */
             recipeId: number;
@@ -1716,6 +2301,27 @@ export interface components {
             start: string;
             /** @enum {string} */
             windowClass: "GOOD" | "RISKY" | "OVERWINTER" | "CLOSED";
+        };
+        ShoppingListView: {
+            additives: components["schemas"]["AdditiveView"][];
+            batches: components["schemas"]["Planned"][];
+            containers: components["schemas"]["ContainerCount"][];
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            filmCm2: number;
+            /** Format: double */
+            foilCm2: number;
+            hormones: components["schemas"]["HormoneAmount"][];
+            ingredients: components["schemas"]["IngredientView"][];
+            /** Format: int32 */
+            labels: number;
+            /** Format: int32 */
+            layers: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: int32 */
+            ties: number;
         };
         Shortfall: {
             /** Format: int32 */
@@ -1743,6 +2349,16 @@ export interface components {
             /** Format: double */
             winterLowC: number;
             zone: string;
+        };
+        SizeQuery: {
+            /** Format: double */
+            otherShare: number;
+            /** Format: double */
+            power: number;
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            significance: number;
         };
         SpeciesOf: {
             botanical: string;
@@ -1833,6 +2449,15 @@ export interface components {
             /** Format: double */
             waterMl: number;
         };
+        SuppliesView: {
+            containers: components["schemas"]["HouseContainer"][];
+            hormones: components["schemas"]["HouseHormone"][];
+            mixes: {
+                [key: string]: components["schemas"]["MediumMix"];
+            };
+            /** Format: int64 */
+            version: number;
+        };
         TargetEdit: {
             /** Format: date */
             countsFrom: string;
@@ -1881,6 +2506,74 @@ export interface components {
             version: number;
             /** Format: int32 */
             wanted: number;
+        };
+        TrialEdit: {
+            name: string;
+            places: components["schemas"]["TrialPlaceEdit"][];
+            question: string;
+            recipeIds: number[];
+            /** Format: int64 */
+            seed: number;
+            size: components["schemas"]["SizeQuery"];
+        };
+        TrialLine: {
+            arms: components["schemas"]["ArmView"][];
+            /** Format: date */
+            closedOn: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: date */
+            madeOn: string;
+            name: string;
+            /** Format: int32 */
+            perArm: number;
+            /** Format: int32 */
+            places: number;
+            question: string;
+            /** Format: int32 */
+            set: number;
+        };
+        TrialPage: {
+            line: components["schemas"]["TrialLine"];
+            madeBy: string;
+            places: components["schemas"]["TrialSlotView"][];
+            remarks: string[];
+            /** Format: int64 */
+            seed: number;
+            size: components["schemas"]["SizeQuery"];
+            /** Format: int64 */
+            version: number;
+        };
+        TrialPlaceEdit: {
+            /** Format: int32 */
+            count: number;
+            /** Format: int64 */
+            limbId: number;
+            /** Format: int64 */
+            motherId: number;
+        };
+        TrialSizeView: {
+            /** Format: int32 */
+            inAll: number;
+            /** Format: int32 */
+            perArm: number;
+            sentence: string;
+        };
+        TrialSlotView: {
+            actualRecipe: string;
+            /** Format: int32 */
+            arm: number;
+            layer: string;
+            limb: string;
+            /** Format: int64 */
+            limbId: number;
+            mother: string;
+            /** Format: int64 */
+            motherId: number;
+            /** Format: int32 */
+            position: number;
+            /** Format: int64 */
+            slotId: number;
         };
         UnitsRequest: {
             /** @enum {string} */
@@ -2059,6 +2752,35 @@ export interface operations {
             };
         };
     };
+    hands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Hands"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     rules: {
         parameters: {
             query?: never;
@@ -2088,7 +2810,7 @@ export interface operations {
             };
         };
     };
-    save_2: {
+    save_3: {
         parameters: {
             query?: never;
             header: {
@@ -2156,6 +2878,70 @@ export interface operations {
             };
         };
     };
+    grids: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LabelGrid"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    print: {
+        parameters: {
+            query?: {
+                batch?: string;
+                codes?: string[];
+                grid?: string;
+                mothers?: number[];
+                start?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     find: {
         parameters: {
             query?: {
@@ -2192,7 +2978,7 @@ export interface operations {
             };
         };
     };
-    page_1: {
+    page_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2247,6 +3033,37 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RecordAnswer"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ofLayer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OfLayer"];
                 };
             };
             /** @description A refusal, explained */
@@ -2330,7 +3147,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2425,7 +3242,7 @@ export interface operations {
             };
         };
     };
-    save_1: {
+    save_2: {
         parameters: {
             query?: never;
             header: {
@@ -2678,7 +3495,7 @@ export interface operations {
             };
         };
     };
-    all: {
+    all_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2841,6 +3658,107 @@ export interface operations {
             };
         };
     };
+    open_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Planned"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlannedEdit"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Planned"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                plannedId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Dropping"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Planned"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     prices: {
         parameters: {
             query?: never;
@@ -2870,7 +3788,7 @@ export interface operations {
             };
         };
     };
-    save: {
+    save_1: {
         parameters: {
             query?: never;
             header: {
@@ -2892,6 +3810,37 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PricesView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    differences: {
+        parameters: {
+            query: {
+                recipes: number[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
                 };
             };
             /** @description A refusal, explained */
@@ -3300,6 +4249,39 @@ export interface operations {
             };
         };
     };
+    draw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     preview_1: {
         parameters: {
             query?: never;
@@ -3320,6 +4302,37 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SetPreview"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ShoppingListView"];
                 };
             };
             /** @description A refusal, explained */
@@ -3624,7 +4637,7 @@ export interface operations {
             };
         };
     };
-    page: {
+    page_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3642,6 +4655,202 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MotherPage"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ball: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BallQuery"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BallSums"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverQuery"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CoverView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hormone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HormoneQuery"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HormoneSums"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    medium: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MediumQuery"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MediumSums"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    supplies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SuppliesView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SuppliesView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SuppliesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -3719,7 +4928,7 @@ export interface operations {
             };
         };
     };
-    close: {
+    close_1: {
         parameters: {
             query?: never;
             header: {
@@ -3743,6 +4952,173 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TargetView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    size: {
+        parameters: {
+            query: {
+                arms?: number;
+                otherShare: number;
+                power?: number;
+                share: number;
+                significance?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialSizeView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialLine"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialEdit"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialPage"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                trialId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialPage"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    close: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                trialId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Closing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialPage"];
                 };
             };
             /** @description A refusal, explained */

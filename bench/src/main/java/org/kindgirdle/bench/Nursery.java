@@ -32,6 +32,7 @@ import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.look.Sectors;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RootRun;
@@ -95,7 +96,7 @@ final class Nursery {
                 Exposure.PART,
                 MEDLAR,
                 RootingTime.ofProfile(MEDLAR),
-                new Recipe(Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0),
+                new Recipe(Method.AIR, Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0, 0),
                 Vigour.NORMAL,
                 RootRun.GROUND,
                 HouseRules.SHIPPED,
@@ -133,7 +134,9 @@ final class Nursery {
                             30,
                             School.IN_LEAF,
                             false,
-                            false)));
+                            false,
+                            "",
+                            "")));
             for (int look = 1; look <= layer % 4; look++) {
                 RootStage stage = look == 1 ? RootStage.CALLUS : look == 2 ? RootStage.INITIALS : RootStage.ROOTED;
                 int density = Math.max(0, look - 1);

@@ -46,6 +46,7 @@ import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.set.HormoneMix;
 import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
@@ -217,6 +218,7 @@ class ReferenceVectorsTest {
         RecipeFactors factors = RecipeFactors.of(
                 HouseRules.SHIPPED,
                 row.code(Difficulty.class, "difficulty"),
+                Method.AIR,
                 row.code(Wound.class, "wound"),
                 row.code(Wood.class, "wood"),
                 row.code(RootRun.class, "root_run"),

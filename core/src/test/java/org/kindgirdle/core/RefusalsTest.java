@@ -59,8 +59,11 @@ import org.kindgirdle.core.set.CoverAdvice;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.set.HormoneFit;
 import org.kindgirdle.core.set.HormoneMix;
+import org.kindgirdle.core.set.HouseContainer;
+import org.kindgirdle.core.set.HouseHormone;
 import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.MediumMix;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
@@ -78,7 +81,7 @@ class RefusalsTest {
 
     private static final HouseRules RULES = HouseRules.SHIPPED;
     private static final RingAndBall BALL = RingAndBall.of(RULES, 18, false, false);
-    private static final MediumMix MOSS = new MediumMix(Map.of("moss", 1.0));
+    private static final MediumMix MOSS = MediumMix.of("moss");
     private static final LocalDate DAY = LocalDate.of(2026, 7, 1);
 
     /**
@@ -199,22 +202,30 @@ class RefusalsTest {
                 in("hormone", 3000, x -> HormoneFit.of(RULES, Difficulty.EASY, Wood.SOFT, x)),
                 signed("ball that may cook", 30, x -> CoverAdvice.isTooHot(RULES, x)),
                 in("percent", .3, HormoneMix::ppm),
+                in("strength in percent", 3000, HormoneMix::percent),
                 in("stock", 10_000, x -> HormoneMix.dilute(x, 3000, 100)),
                 in("target", 3000, x -> HormoneMix.dilute(10_000, x, 100)),
                 in("volume", 100, x -> HormoneMix.dilute(10_000, 3000, x)),
                 in("target of a solid", 3000, x -> HormoneMix.solidMg(x, 100, .98)),
                 in("volume of a solid", 100, x -> HormoneMix.solidMg(3000, x, .98)),
                 in("purity", .98, x -> HormoneMix.solidMg(3000, 100, x)),
-                in("parts", 3, x -> new MediumMix(Map.of("moss", x))),
-                in("litres", 3, MOSS::litres),
-                in("wet litres", 3, x -> MediumMix.dryLitres(x, 5)),
-                in("swelling", 5, x -> MediumMix.dryLitres(3, x)),
-                in("litres dosed", 3, x -> MediumMix.dose(x, 2)),
-                in("rate", 2, x -> MediumMix.dose(3, x)),
-                in("medium a layer", 300, x -> batch(x, 4)),
-                in("minutes a layer", 4, x -> batch(300, x)),
-                in("hormone of a recipe", 3000, x -> recipe(x, 0)),
-                in("container of a recipe", 40, x -> recipe(3000, x)));
+                in("parts", 3, x -> new MediumMix.Ingredient("moss", x, 1)),
+                in("swelling", 5, x -> new MediumMix.Ingredient("moss", 1, x)),
+                in("rate", 2, x -> new MediumMix.Additive("worm compost", x, MediumMix.DoseUnit.G)),
+                in("litres", 3, MOSS::amounts),
+                in("litres dosed", 3, MOSS::doses),
+                in("medium of a container", 300, BALL::withMediumMl),
+                in("minutes a layer", 4, RefusalsTest::batch),
+                in("strength of a pack", 3000, x -> new HouseHormone("IBA", HouseHormone.Form.GEL, x, "", null)),
+                in("volume of a container", 300, x -> container(x, 40, 90, 60)),
+                in("mass of a container", 40, x -> container(300, x, 90, 60)),
+                in("length of a container", 90, x -> container(300, 40, x, 60)),
+                in("width of a container", 60, x -> container(300, 40, 90, x)),
+                in("branch in a container", 18, x -> container(300, 40, 90, 60).mediumMl(x)),
+                in("shoot under foil", 8, x -> RingAndBall.foilAlone(RULES, x)),
+                in("what a recipe's container holds", 300, x -> recipe(3000, 0, x)),
+                in("hormone of a recipe", 3000, x -> recipe(x, 0, 0)),
+                in("container of a recipe", 40, x -> recipe(3000, x, 0)));
     }
 
     private static Stream<Input> records() {
@@ -316,12 +327,24 @@ class RefusalsTest {
         return new Prices(20, Map.of(), 1, 1, 1, 1, 1, 1);
     }
 
-    private static void batch(double mediumMl, double minutes) {
-        new ShoppingList.Batch(10, BALL, mediumMl, MOSS, true, true, false, true, minutes);
+    private static void batch(double minutes) {
+        new ShoppingList.Batch(10, BALL, recipe(3000, 0, 0), MOSS, minutes);
     }
 
-    private static void recipe(double hormonePpm, double containerG) {
-        new Recipe(Wound.RING_SCRAPED, hormonePpm, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, containerG);
+    private static Recipe recipe(double hormonePpm, double containerG, double containerMl) {
+        return new Recipe(
+                Method.AIR,
+                Wound.RING_SCRAPED,
+                hormonePpm,
+                Medium.MOSS,
+                Wrap.TIED_FILM,
+                Cover.FOIL,
+                containerG,
+                containerMl);
+    }
+
+    private static HouseContainer container(double volumeMl, double massG, double lengthMm, double acrossMm) {
+        return new HouseContainer("pod", Wrap.HINGED_POD, volumeMl, massG, lengthMm, acrossMm);
     }
 
     private static void record(double diameterMm, double ringMm, double fromUnionMm, double leanDeg) {
@@ -335,7 +358,9 @@ class RefusalsTest {
                 leanDeg,
                 School.IN_LEAF,
                 false,
-                false);
+                false,
+                "",
+                "");
     }
 
     private static void topUp(double mediumMl, double lengthMm, double diameterMm, double vpdKpa) {

@@ -213,6 +213,8 @@ class HouseTest {
     void aSpeciesIsAddedAndAChangedOneGoesBackToWhatWasShipped() {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             visit.open("/house");
+            // until all of it is there the page grows, and its buttons move
+            assertThat(visit.button("Edit snowbell")).isVisible();
             visit.button("Add a species").click();
             visit.field("Name").last().fill("island rowan");
             visit.field("Scientific name").fill("Sorbus carrowensis");

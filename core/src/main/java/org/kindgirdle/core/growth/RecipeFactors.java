@@ -5,6 +5,7 @@ import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.set.HormoneFit;
 import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
@@ -34,6 +35,7 @@ public record RecipeFactors(HormoneFit hormoneFit, double speed, double odds, Li
 
         /** What a factor comes from. */
         public enum Of {
+            METHOD,
             WOUND,
             WOOD,
             ROOT_RUN,
@@ -47,6 +49,7 @@ public record RecipeFactors(HormoneFit hormoneFit, double speed, double odds, Li
     public static RecipeFactors of(
             HouseRules rules,
             Difficulty difficulty,
+            Method method,
             Wound wound,
             Wood wood,
             RootRun rootRun,
@@ -56,6 +59,7 @@ public record RecipeFactors(HormoneFit hormoneFit, double speed, double odds, Li
             boolean preformedRoots) {
         HormoneFit fit = HormoneFit.of(rules, difficulty, wood, hormonePpm);
         List<Part> parts = List.of(
+                new Part(Part.Of.METHOD, method.speed(rules), method.odds(rules)),
                 new Part(
                         Part.Of.WOUND,
                         wound.speed(rules, wood, preformedRoots),

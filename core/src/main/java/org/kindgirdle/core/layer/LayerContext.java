@@ -49,6 +49,7 @@ public record LayerContext(
         return RecipeFactors.of(
                 rules,
                 species.difficulty(),
+                recipe.method(),
                 recipe.wound(),
                 wood,
                 rootRun,

@@ -26,6 +26,8 @@ public sealed interface LayerRecord {
      * @param leavesBeyond leaves or buds on the tip side
      * @param fromUnionMm from the ball to where the limb joins
      * @param leanDeg of the limb from upright
+     * @param hand who set it, as the nursery calls them; empty if nobody said
+     * @param hormone which of the house's hormones, with its lot; empty if nobody said
      */
     record Set(
             double diameterMm,
@@ -37,7 +39,9 @@ public sealed interface LayerRecord {
             double leanDeg,
             School school,
             boolean specimen,
-            boolean fruitToKeep)
+            boolean fruitToKeep,
+            @Nullable String hand,
+            @Nullable String hormone)
             implements LayerRecord {
         public Set {
             Require.within("diameterMm", diameterMm, RingAndBall.MIN_DIAMETER_MM, RingAndBall.MAX_DIAMETER_MM);
@@ -48,6 +52,9 @@ public sealed interface LayerRecord {
             Require.present("wood", wood);
             Require.present("position", position);
             Require.present("school", school);
+            // records older than these questions have no answer to them
+            hand = hand == null ? "" : hand;
+            hormone = hormone == null ? "" : hormone;
         }
     }
 

@@ -54,7 +54,10 @@ final class MotherJobs {
             jobs.add(new Job(also.name(), from, from.plusDays(wait)));
         }
         // a wet ball is left to drain; a ball that is wetted, wrapped or cut anyway needs no visit for water
-        if (!alsoDo.contains(AlsoDo.VENT) && step.code().equals(Job.LOOK) && !state.cleanedOut()) {
+        if (context.recipe().method().hasMedium()
+                && !alsoDo.contains(AlsoDo.VENT)
+                && step.code().equals(Job.LOOK)
+                && !state.cleanedOut()) {
             jobs.add(new Job(Job.TOP_UP, forecast.topUpOn().minusDays(days(TOP_UP_AHEAD_DAYS)), forecast.topUpOn()));
         }
         return jobs;

@@ -65,8 +65,8 @@ public final class Projector {
         LayerRecord.Set set = state.set();
         SpeciesProfile species = context.species();
         this.factors = context.factors(set.wood());
-        this.ball = RingAndBall.of(
-                rules, set.diameterMm(), species.bridgesReadily(), state.bridgedBefore() || state.attempts() > 0);
+        this.ball = context.recipe()
+                .ball(rules, set.diameterMm(), species.bridgesReadily(), state.bridgedBefore() || state.attempts() > 0);
         this.load = BranchLoad.of(
                 rules,
                 ball.mediumMl(),
@@ -74,7 +74,8 @@ public final class Projector {
                 context.recipe().containerG(),
                 set.diameterMm(),
                 set.fromUnionMm(),
-                set.leanDeg(),
+                // what the ground or a bench carries bends nothing
+                context.recipe().method().hangs() ? set.leanDeg() : 0,
                 set.wood());
         this.leafless = Phenology.leafless(rules, context.climate(), species).orElse(null);
     }
@@ -200,6 +201,9 @@ public final class Projector {
     }
 
     private TopUp topUp(Cover cover) {
+        if (ball.mediumMl() == 0) {
+            return TopUp.none(rules);
+        }
         return TopUp.of(
                 rules,
                 ball.mediumMl(),

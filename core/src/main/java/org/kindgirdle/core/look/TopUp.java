@@ -63,6 +63,11 @@ public record TopUp(double waterG, double lossGDay, double rawDays, int interval
         return new TopUp(water, loss, raw, interval, raw < shortest);
     }
 
+    /** Nothing that could dry: no water, and looked after at the longest interval. */
+    public static TopUp none(HouseRules rules) {
+        return new TopUp(0, 0, rules.of(MOST_DAYS), rules.count(MOST_DAYS), false);
+    }
+
     /** Water to add after so many days, g: what was lost, never more than a fresh ball holds. */
     public double waterToAddG(long days) {
         return Math.min(waterG, lossGDay * Math.max(0, days));

@@ -44,6 +44,8 @@ public record Cost(Map<String, Double> materials, double work, int layers, Set<S
                 }
             }
         }
+        // what is dosed by the gram is little, and its label's unit differs from one to the next
+        unpriced.addAll(list.doses().keySet());
         if (minutes > 0 && prices.workAnHour() == 0) {
             unpriced.add("WORK");
         }
@@ -54,15 +56,16 @@ public record Cost(Map<String, Double> materials, double work, int layers, Set<S
 
     private static List<Use> uses(Prices prices, ShoppingList list) {
         List<Use> uses = new ArrayList<>();
-        list.ingredientsL()
-                .forEach((name, litres) -> uses.add(
-                        new Use(name, litres, prices.ingredientsALitre().getOrDefault(name, 0.0))));
+        // a litre is paid for as it comes out of the bag
+        list.ingredients()
+                .forEach((name, amount) -> uses.add(
+                        new Use(name, amount.dryL(), prices.ingredientsALitre().getOrDefault(name, 0.0))));
         uses.add(new Use("FILM", list.filmCm2() / CM2_PER_M2, prices.filmAM2()));
         uses.add(new Use("FOIL", list.foilCm2() / CM2_PER_M2, prices.foilAM2()));
         uses.add(new Use("TIES", list.ties(), prices.tie()));
         uses.add(new Use("CONTAINERS", list.containers(), prices.container()));
         uses.add(new Use("LABELS", list.labels(), prices.label()));
-        uses.add(new Use("HORMONE", list.hormoneMl(), prices.hormoneAMl()));
+        uses.add(new Use("HORMONE", list.hormoneInAllMl(), prices.hormoneAMl()));
         return uses;
     }
 

@@ -8,7 +8,7 @@ import org.kindgirdle.core.units.Require;
  * {@link Cost#unpriced()} names what was used without one.
  *
  * @param workAnHour 0 to 1e6
- * @param ingredientsALitre by the ingredient's name, each 0 to 1e6
+ * @param ingredientsALitre by the ingredient's name, a litre as it is bought (dry), each 0 to 1e6
  * @param filmAM2 0 to 1e6; {@code foilAM2} alike
  * @param tie 0 to 1e6; {@code container} and {@code label} alike
  * @param hormoneAMl 0 to 1e6

@@ -2,6 +2,7 @@ package org.kindgirdle.core.set;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.kindgirdle.core.climate.Cover;
 
 /** What the hands do, in order, for a method, wound and recipe; the words are made elsewhere. */
 public final class Checklist {
@@ -68,18 +69,15 @@ public final class Checklist {
         MEDIUM
     }
 
-    /**
-     * The steps of a method.
-     *
-     * @param hormonePpm 0 for none
-     * @param needsProp what the sums of the load say
-     */
-    public static List<Step> of(Method method, Wound wound, double hormonePpm, Wrap wrap, boolean needsProp) {
+    /** @param needsProp what the sums of the load say */
+    public static List<Step> of(Recipe recipe, boolean needsProp) {
+        Wound wound = recipe.wound();
+        double hormonePpm = recipe.hormonePpm();
         List<Step> steps = new ArrayList<>();
-        switch (method) {
-            case AIR, SOFT_TIP, SUCKER -> layered(steps, wound, hormonePpm, wrap, needsProp);
+        switch (recipe.method()) {
+            case AIR, SOFT_TIP, SUCKER -> layered(steps, recipe, needsProp);
             case JAR -> {
-                layered(steps, wound, hormonePpm, wrap, needsProp);
+                layered(steps, recipe, false);
                 steps.add(Step.CUT_OFF_WITH_THE_BALL);
                 steps.add(Step.STAND_IN_WATER);
             }
@@ -106,13 +104,16 @@ public final class Checklist {
         return List.copyOf(steps);
     }
 
-    private static void layered(List<Step> steps, Wound wound, double hormonePpm, Wrap wrap, boolean needsProp) {
-        wounded(steps, wound, hormonePpm);
+    private static void layered(List<Step> steps, Recipe recipe, boolean needsProp) {
+        wounded(steps, recipe.wound(), recipe.hormonePpm());
         steps.add(Step.SQUEEZE_MEDIUM);
-        if (wrap == Wrap.SLIT_BAG) {
+        if (recipe.wrap() == Wrap.SLIT_BAG) {
             steps.add(Step.SLIT_THE_BAG);
         }
-        steps.addAll(List.of(Step.WRAP_TIGHT, Step.TIE, Step.COVER));
+        steps.addAll(List.of(Step.WRAP_TIGHT, Step.TIE));
+        if (recipe.cover() != Cover.CLEAR) {
+            steps.add(Step.COVER);
+        }
         if (needsProp) {
             steps.add(Step.PROP);
         }

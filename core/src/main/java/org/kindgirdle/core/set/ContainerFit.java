@@ -6,6 +6,8 @@ import org.kindgirdle.core.units.Require;
 
 /** How a pod, bag or pot that the house keeps compares with the ball that the branch asks for. */
 public enum ContainerFit {
+    /** narrower than the limb: it can't be closed round it */
+    NARROWER_THAN_LIMB,
     /** holds much less than the ball: it dries sooner and fills sooner */
     TOO_SMALL,
     FITS,
@@ -26,5 +28,12 @@ public enum ContainerFit {
         Require.within("ballMl", ballMl, 0, 100_000);
         double share = containerMl / ballMl;
         return share < rules.of(LEAST) ? TOO_SMALL : share > rules.of(MOST) ? TOO_LARGE : FITS;
+    }
+
+    /** How one of the house's containers does. */
+    public static ContainerFit of(HouseRules rules, HouseContainer container, RingAndBall asked) {
+        return container.acrossMm() <= asked.diameterMm()
+                ? NARROWER_THAN_LIMB
+                : of(rules, container.mediumMl(asked.diameterMm()), asked.mediumMl());
     }
 }

@@ -20,6 +20,11 @@ public final class HormoneMix {
         return Require.within("percent", percent, 0, 100) * PPM_PER_PERCENT;
     }
 
+    /** @param ppm 0 to 1 000 000 */
+    public static double percent(double ppm) {
+        return Require.within("ppm", ppm, 0, MOST_PPM) / PPM_PER_PERCENT;
+    }
+
     /**
      * A liquid to be weakened.
      *

@@ -1,61 +1,98 @@
 package org.kindgirdle.core.set;
 
-import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.kindgirdle.core.units.Require;
 
 /**
  * A house mix: ingredients by parts of volume, as they are used in the ball (wet).
  *
- * @param parts by the ingredient's name, each above 0 to 1000
+ * @param ingredients in the order in which the house mixes them, at least one
+ * @param additives dosed by the rates on their own labels; none is usual
  */
-public record MediumMix(Map<String, Double> parts) {
+public record MediumMix(List<Ingredient> ingredients, List<Additive> additives) {
 
-    public MediumMix {
-        if (parts.isEmpty()) {
-            throw new IllegalArgumentException("the mix has no ingredient; it needs at least one");
+    private static final double MOST_LITRES = 100_000;
+
+    /**
+     * @param parts of the mix, above 0 to 1000
+     * @param swelling wet litres that one dry litre gives, 1 for what does not swell to 20; from the bag's own label
+     */
+    public record Ingredient(String name, double parts, double swelling) {
+        public Ingredient {
+            Require.present("name", name);
+            Require.positive("parts", parts);
+            Require.within("parts", parts, 0, 1000);
+            Require.within("swelling", swelling, 1, 20);
         }
-        parts.forEach((name, share) -> {
-            Require.positive("parts of " + name, share);
-            Require.within("parts of " + name, share, 0, 1000);
-        });
-        // the order in which the house wrote them is the order in which they are mixed
-        parts = Collections.unmodifiableMap(new LinkedHashMap<>(parts));
     }
 
     /**
-     * Litres of each ingredient for so much of the mix, in the order of the mix.
+     * @param perLitre for a litre of mix, in its unit, above 0 to 1000; from its own label
+     * @param unit of the rate
+     */
+    public record Additive(String name, double perLitre, DoseUnit unit) {
+        public Additive {
+            Require.present("name", name);
+            Require.positive("perLitre", perLitre);
+            Require.within("perLitre", perLitre, 0, 1000);
+            Require.present("unit", unit);
+        }
+    }
+
+    /** What labels give their rates in. */
+    public enum DoseUnit {
+        G,
+        ML
+    }
+
+    /**
+     * So much of one ingredient.
+     *
+     * @param wetLitres as it goes into the mix
+     * @param dryLitres as it comes out of its bag
+     */
+    public record Amount(String name, double wetLitres, double dryLitres) {}
+
+    public MediumMix {
+        if (ingredients.isEmpty()) {
+            throw new IllegalArgumentException("the mix has no ingredient; it needs at least one");
+        }
+        ingredients = List.copyOf(ingredients);
+        additives = List.copyOf(additives);
+    }
+
+    /** One ingredient and nothing else. */
+    public static MediumMix of(String name) {
+        return new MediumMix(List.of(new Ingredient(name, 1, 1)), List.of());
+    }
+
+    /**
+     * What so much of the mix takes, in the order of the mix.
      *
      * @param litres of the mix, 0 to 100 000
      */
-    public Map<String, Double> litres(double litres) {
-        Require.within("litres", litres, 0, 100_000);
-        double all = parts.values().stream().mapToDouble(Double::doubleValue).sum();
+    public List<Amount> amounts(double litres) {
+        Require.within("litres", litres, 0, MOST_LITRES);
+        double all = ingredients.stream().mapToDouble(Ingredient::parts).sum();
+        return ingredients.stream()
+                .map(one -> {
+                    double wet = litres * one.parts() / all;
+                    return new Amount(one.name(), wet, wet / one.swelling());
+                })
+                .toList();
+    }
+
+    /**
+     * Doses of the additives for so much of the mix, each in its own unit, in their order.
+     *
+     * @param litres of the mix, 0 to 100 000
+     */
+    public Map<String, Double> doses(double litres) {
+        Require.within("litres", litres, 0, MOST_LITRES);
         Map<String, Double> each = new LinkedHashMap<>();
-        parts.forEach((name, share) -> each.put(name, litres * share / all));
+        additives.forEach(one -> each.merge(one.name(), litres * one.perLitre(), Double::sum));
         return each;
-    }
-
-    /**
-     * What comes out of the bag dry, for an ingredient that swells when it is soaked.
-     *
-     * @param wetLitres 0 to 100 000
-     * @param swelling wet litres that one dry litre gives, 1 to 20; from the bag's own label
-     */
-    public static double dryLitres(double wetLitres, double swelling) {
-        Require.within("wetLitres", wetLitres, 0, 100_000);
-        Require.within("swelling", swelling, 1, 20);
-        return wetLitres / swelling;
-    }
-
-    /**
-     * Dose of an additive, by the rate that stands on its own label.
-     *
-     * @param litres of mix, 0 to 100 000
-     * @param perLitre grams or millilitres for a litre of mix, 0 to 1000
-     */
-    public static double dose(double litres, double perLitre) {
-        return Require.within("litres", litres, 0, 100_000) * Require.within("perLitre", perLitre, 0, 1000);
     }
 }

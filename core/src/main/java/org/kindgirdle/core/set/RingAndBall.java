@@ -8,7 +8,7 @@ import org.kindgirdle.core.units.Require;
  * The cuts and the ball for a branch, all lengths in mm.
  *
  * @param diameterMm the branch under the ring
- * @param ringMm width of the band of bark that comes off
+ * @param ringMm width of the band of bark that comes off; 0 under foil alone
  * @param ballLengthMm the ring, with the ball above the upper cut and below the lower
  * @param ballDiameterMm the branch with the wall of medium round it
  * @param mediumMl squeezed medium in the ball
@@ -28,6 +28,7 @@ public record RingAndBall(
     private static final Rule WALL_LEAST_MM = Rule.of("ball.wall-least");
     private static final Rule WALL_MOST_MM = Rule.of("ball.wall-most");
     private static final Rule THIN_MM = Rule.of("ring.thin");
+    private static final Rule FOIL_LENGTH_MM = Rule.of("foil-start.length");
     private static final Rule FILM_ROUND_MM = Rule.of("film.round");
     private static final Rule FILM_ALONG_MM = Rule.of("film.along");
 
@@ -54,6 +55,24 @@ public record RingAndBall(
         double medium = (Math.PI / 6 * diameter * diameter * length - Math.PI / 4 * d * d * length) / 1000;
         double film = (Math.PI * diameter + rules.of(FILM_ROUND_MM)) * (length + rules.of(FILM_ALONG_MM)) / 100;
         return new RingAndBall(d, ring, length, diameter, medium, film);
+    }
+
+    /**
+     * Foil wrapped round a shoot with nothing under it: no ring, no medium.
+     *
+     * @param diameterMm from 1 to 200
+     */
+    public static RingAndBall foilAlone(HouseRules rules, double diameterMm) {
+        double d = Require.within("diameter, mm,", diameterMm, MIN_DIAMETER_MM, MAX_DIAMETER_MM);
+        double length = rules.of(FOIL_LENGTH_MM);
+        double foil = (Math.PI * d + rules.of(FILM_ROUND_MM)) * length / 100;
+        return new RingAndBall(d, 0, length, d, 0, foil);
+    }
+
+    /** The same cuts with another volume of medium, for a container that holds more or less. */
+    public RingAndBall withMediumMl(double mediumMl) {
+        Require.within("mediumMl", mediumMl, 0, 100_000);
+        return new RingAndBall(diameterMm, ringMm, ballLengthMm, ballDiameterMm, mediumMl, filmCm2);
     }
 
     /** Below this diameter, mm, the blade can go through the branch. */

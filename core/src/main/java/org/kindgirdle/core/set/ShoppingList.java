@@ -1,8 +1,11 @@
 package org.kindgirdle.core.set;
 
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
@@ -10,88 +13,110 @@ import org.kindgirdle.core.units.Require;
 /**
  * What a day at the bench uses.
  *
- * @param ingredientsL litres of each ingredient, wet, with what is lost in handling
+ * @param ingredients of the media, with what is lost in handling; by name, in the order in which they first came up
+ * @param doses of additives by name, each in the unit of its label
  * @param filmCm2 film to wrap with
  * @param foilCm2 foil to cover with: as much as the film
- * @param ties two a ball
- * @param containers pods, bags or pots
+ * @param ties two for each ball that is tied
+ * @param containers pods, bags and pots
  * @param labels one a layer
- * @param hormoneMl ready for use
+ * @param hormoneMl ready for use, by strength in ppm of IBA
  * @param minutes of work
  */
 public record ShoppingList(
-        Map<String, Double> ingredientsL,
+        Map<String, Amount> ingredients,
+        Map<String, Double> doses,
         double filmCm2,
         double foilCm2,
         int ties,
         int containers,
         int labels,
-        double hormoneMl,
+        SortedMap<Double, Double> hormoneMl,
         double minutes) {
 
     private static final Rule HANDLING = Rule.of("shopping.handling");
     private static final Rule TIES_A_BALL = Rule.of("shopping.ties");
-    private static final int MOST_LAYERS = 1_000_000;
     private static final Rule HORMONE_ML = Rule.of("shopping.hormone");
+    private static final int MOST_LAYERS = 1_000_000;
+
+    /**
+     * Litres of an ingredient.
+     *
+     * @param wetL as it goes into the balls
+     * @param dryL as it comes out of its bag
+     */
+    public record Amount(double wetL, double dryL) {
+        private Amount plus(Amount more) {
+            return new Amount(wetL + more.wetL, dryL + more.dryL);
+        }
+    }
 
     /**
      * Layers alike, to be set that day.
      *
      * @param layers how many, 1 to 1 000 000
      * @param ball of each
-     * @param mediumMl in each: the ball's, or what a container holds
-     * @param film whether it is wrapped in film
-     * @param foil whether it is covered with foil
-     * @param container whether each has a pod, bag or pot
-     * @param hormone whether the upper cut is dressed with it
+     * @param recipe of all
+     * @param mix that its medium is made from
      * @param minutesEach above 0 to 480
      */
-    public record Batch(
-            int layers,
-            RingAndBall ball,
-            double mediumMl,
-            MediumMix mix,
-            boolean film,
-            boolean foil,
-            boolean container,
-            boolean hormone,
-            double minutesEach) {
-
+    public record Batch(int layers, RingAndBall ball, Recipe recipe, MediumMix mix, double minutesEach) {
         public Batch {
             Require.within("layers", layers, 1, MOST_LAYERS);
-            Require.within("mediumMl", mediumMl, 0, 100_000);
             Require.positive("minutesEach", minutesEach);
             Require.within("minutesEach", minutesEach, 0, 480);
+        }
+
+        private double litres(HouseRules rules) {
+            return rules.of(HANDLING) * layers * recipe.mediumToMixMl(ball) / 1000;
         }
     }
 
     /** What all batches of a day use together; nothing for none. */
     public static ShoppingList of(HouseRules rules, List<Batch> batches) {
-        Map<String, Double> ingredients = new LinkedHashMap<>();
+        Map<String, Amount> ingredients = new LinkedHashMap<>();
+        Map<String, Double> doses = new LinkedHashMap<>();
+        SortedMap<Double, Double> hormone = new TreeMap<>();
         double film = 0;
         double foil = 0;
         int layers = 0;
+        int tied = 0;
         int containers = 0;
-        double hormone = 0;
         double minutes = 0;
         for (Batch batch : batches) {
-            double litres = rules.of(HANDLING) * batch.layers() * batch.mediumMl() / 1000;
-            batch.mix().litres(litres).forEach((name, share) -> ingredients.merge(name, share, Double::sum));
-            film += batch.film() ? batch.layers() * batch.ball().filmCm2() : 0;
-            foil += batch.foil() ? batch.layers() * batch.ball().filmCm2() : 0;
-            containers += batch.container() ? batch.layers() : 0;
+            Recipe recipe = batch.recipe();
+            double litres = batch.litres(rules);
+            if (litres > 0) {
+                batch.mix()
+                        .amounts(litres)
+                        .forEach(one -> ingredients.merge(
+                                one.name(), new Amount(one.wetLitres(), one.dryLitres()), Amount::plus));
+                batch.mix().doses(litres).forEach((name, dose) -> doses.merge(name, dose, Double::sum));
+            }
+            film += recipe.wrap().isFilm() ? batch.layers() * batch.ball().filmCm2() : 0;
+            foil += recipe.usesFoil() ? batch.layers() * batch.ball().filmCm2() : 0;
+            containers += recipe.wrap().isContainer() ? batch.layers() : 0;
+            tied += recipe.wrap().isTied() ? batch.layers() : 0;
             layers += batch.layers();
-            hormone += batch.hormone() ? batch.layers() * rules.of(HORMONE_ML) : 0;
+            if (recipe.hormonePpm() > 0) {
+                hormone.merge(recipe.hormonePpm(), batch.layers() * rules.of(HORMONE_ML), Double::sum);
+            }
             minutes += batch.layers() * batch.minutesEach();
         }
         return new ShoppingList(
-                Map.copyOf(ingredients),
+                Collections.unmodifiableMap(ingredients),
+                Collections.unmodifiableMap(doses),
                 film,
                 foil,
-                (int) Math.round(rules.of(TIES_A_BALL) * layers),
+                (int) Math.round(rules.of(TIES_A_BALL) * tied),
                 containers,
                 layers,
-                hormone,
+                Collections.unmodifiableSortedMap(hormone),
                 minutes);
+    }
+
+    /** Hormone of all strengths together, mL. */
+    public double hormoneInAllMl() {
+        return hormoneMl.values().stream().mapToDouble(Double::doubleValue).sum();
     }
 }

@@ -1,5 +1,6 @@
 package org.kindgirdle.core.units;
 
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Range checks, written so that NaN fails them. */
@@ -27,6 +28,14 @@ public final class Require {
     public static double positive(String name, double value) {
         if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
             throw new OutOfRangeException(name, value, Double.MIN_VALUE, Double.MAX_VALUE);
+        }
+        return value;
+    }
+
+    /** Returns the code if it is one of those. */
+    public static <E extends Enum<E>> E oneOf(String name, E value, Set<E> allowed) {
+        if (!allowed.contains(value)) {
+            throw new NotOneOfException(name, value, allowed);
         }
         return value;
     }

@@ -27,6 +27,7 @@ import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.look.Sectors;
 import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RootRun;
@@ -68,7 +69,7 @@ final class Carrow {
                 Exposure.PART,
                 species,
                 RootingTime.ofProfile(species),
-                new Recipe(Wound.RING_SCRAPED, 2000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0),
+                new Recipe(Method.AIR, Wound.RING_SCRAPED, 2000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0, 0),
                 Vigour.NORMAL,
                 RootRun.GROUND,
                 HouseRules.SHIPPED,
@@ -104,7 +105,9 @@ final class Carrow {
                         leanDeg,
                         School.IN_LEAF,
                         false,
-                        false));
+                        false,
+                        "",
+                        ""));
     }
 
     Carrow look(LocalDate on, RootStage stage, int density, Condition... conditions) {

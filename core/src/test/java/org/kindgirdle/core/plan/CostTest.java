@@ -6,14 +6,25 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.MediumMix;
+import org.kindgirdle.core.set.Method;
+import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.ShoppingList;
+import org.kindgirdle.core.set.Wound;
+import org.kindgirdle.core.set.Wrap;
 
 class CostTest {
 
     private static final HouseRules RULES = HouseRules.SHIPPED;
+
+    private static final MediumMix.Ingredient MOSS = new MediumMix.Ingredient("moss", 1, 5);
+    private static final MediumMix.Additive WORMS = new MediumMix.Additive("worm compost", 20, MediumMix.DoseUnit.G);
+    private static final Recipe POD =
+            new Recipe(Method.AIR, Wound.RING_SCRAPED, 2000, Medium.MOSS, Wrap.HINGED_POD, Cover.CLEAR, 40, 400);
 
     @Test
     void work_is_the_houses_minutes_for_what_is_done_to_each() {
@@ -32,17 +43,16 @@ class CostTest {
         ShoppingList list = ShoppingList.of(
                 RULES,
                 List.of(new ShoppingList.Batch(
-                        10, ball, 400, new MediumMix(Map.of("moss", 1.0)), true, false, true, true, 4)));
+                        10, ball.withMediumMl(400), POD, new MediumMix(List.of(MOSS), List.of(WORMS)), 4)));
         Prices prices = new Prices(24, Map.of("moss", 2.0), 1.5, 9, .1, .5, 0, .2);
         Cost cost = Cost.of(prices, list, 100);
         assertThat(cost.work()).isEqualTo(40);
-        assertThat(cost.materials().get("moss")).isCloseTo(1.15 * 4 * 2, within(1e-12));
-        assertThat(cost.materials().get("FILM")).isCloseTo(10 * ball.filmCm2() / 1e4 * 1.5, within(1e-12));
+        assertThat(cost.materials().get("moss")).isCloseTo(1.15 * 4 / 5 * 2, within(1e-12));
         assertThat(cost.materials().get("TIES")).isCloseTo(2, within(1e-12));
         assertThat(cost.materials().get("CONTAINERS")).isEqualTo(5);
         assertThat(cost.materials().get("HORMONE")).isCloseTo(1, within(1e-12));
-        assertThat(cost.materials()).doesNotContainKey("FOIL");
-        assertThat(cost.unpriced()).containsExactly("LABELS");
+        assertThat(cost.materials()).doesNotContainKeys("FOIL", "FILM");
+        assertThat(cost.unpriced()).containsExactly("LABELS", "worm compost");
         double total =
                 cost.materials().values().stream().mapToDouble(one -> one).sum() + 40;
         assertThat(cost.total()).isCloseTo(total, within(1e-9));

@@ -49,23 +49,35 @@ class BenchSumsTest {
     @Test
     void a_days_list_adds_up_over_the_batches() {
         RingAndBall ball = RingAndBall.of(HouseRules.SHIPPED, 18, false, false);
-        MediumMix moss = new MediumMix(Map.of("moss", 1.0));
-        MediumMix mix = new MediumMix(Map.of("moss", 1.0, "perlite", 1.0));
+        MediumMix moss = MediumMix.of("moss");
+        MediumMix mix = new MediumMix(
+                List.of(new MediumMix.Ingredient("moss", 1, 1), new MediumMix.Ingredient("perlite", 1, 1)),
+                List.of(new MediumMix.Additive("root fungi", 2, MediumMix.DoseUnit.G)));
+        Recipe film = recipe(Method.AIR, Wound.RING_SCRAPED, 3000, Wrap.TIED_FILM, Cover.FOIL);
+        Recipe bag = recipe(Method.AIR, Wound.UNWOUNDED, 0, Wrap.SLIT_BAG, Cover.CLEAR);
+        Recipe stronger = recipe(Method.GROUND, Wound.RING_SCRAPED, 8000, Wrap.IN_GROUND, Cover.FOIL);
         ShoppingList list = ShoppingList.of(
                 HouseRules.SHIPPED,
                 List.of(
-                        new ShoppingList.Batch(10, ball, 400, moss, true, true, false, true, 4),
-                        new ShoppingList.Batch(4, ball, 500, mix, false, false, true, false, 1)));
-        assertThat(list.ingredientsL().get("moss")).isCloseTo(1.15 * (4 + 1), within(1e-12));
-        assertThat(list.ingredientsL().get("perlite")).isCloseTo(1.15, within(1e-12));
+                        new ShoppingList.Batch(10, ball.withMediumMl(400), film, moss, 4),
+                        new ShoppingList.Batch(4, ball.withMediumMl(500), bag, mix, 1),
+                        new ShoppingList.Batch(2, ball, stronger, mix, 4)));
+        assertThat(list.ingredients().get("moss").wetL()).isCloseTo(1.15 * (4 + 1), within(1e-12));
+        assertThat(list.ingredients().get("perlite").wetL()).isCloseTo(1.15, within(1e-12));
+        assertThat(list.doses().get("root fungi")).isCloseTo(1.15 * 2 * 2, within(1e-12));
         assertThat(list.filmCm2()).isCloseTo(10 * ball.filmCm2(), within(1e-9));
+        assertThat(list.foilCm2()).isCloseTo(10 * ball.filmCm2(), within(1e-9));
         assertThat(list.ties()).isEqualTo(28);
         assertThat(list.containers()).isEqualTo(4);
-        assertThat(list.labels()).isEqualTo(14);
-        assertThat(list.hormoneMl()).isEqualTo(5);
-        assertThat(list.minutes()).isEqualTo(44);
-        assertThat(ShoppingList.of(HouseRules.SHIPPED, List.of()).ingredientsL())
-                .isEmpty();
+        assertThat(list.labels()).isEqualTo(16);
+        assertThat(list.hormoneMl()).containsExactly(Map.entry(3000.0, 5.0), Map.entry(8000.0, 1.0));
+        assertThat(list.hormoneInAllMl()).isEqualTo(6);
+        assertThat(list.minutes()).isEqualTo(52);
+        assertThat(ShoppingList.of(HouseRules.SHIPPED, List.of()).ingredients()).isEmpty();
+    }
+
+    private static Recipe recipe(Method method, Wound wound, double hormonePpm, Wrap wrap, Cover cover) {
+        return new Recipe(method, wound, hormonePpm, Medium.MOSS, wrap, cover, 0, 0);
     }
 
     @Test
@@ -78,7 +90,7 @@ class BenchSumsTest {
 
     @Test
     void a_scraped_ring_is_cut_peeled_and_scraped_before_it_is_dressed() {
-        assertThat(Checklist.of(Method.AIR, Wound.RING_SCRAPED, 3000, Wrap.TIED_FILM, true))
+        assertThat(Checklist.of(recipe(Method.AIR, Wound.RING_SCRAPED, 3000, Wrap.TIED_FILM, Cover.FOIL), true))
                 .containsExactly(
                         Step.WATER_THE_MOTHER,
                         Step.TRY_THE_BARK,
@@ -101,18 +113,22 @@ class BenchSumsTest {
 
     @ParameterizedTest
     @EnumSource(Method.class)
-    void every_method_ends_with_the_label_and_cuts_with_a_clean_blade(Method method) {
-        for (Wound wound : Wound.values()) {
-            List<Step> steps = Checklist.of(method, wound, 0, Wrap.SLIT_BAG, false);
-            assertThat(steps.get(steps.size() - 1)).isEqualTo(Step.LABEL);
-            assertThat(steps).doesNotHaveDuplicates().doesNotContain(Step.DRESS_WITH_HORMONE, Step.PROP);
+    void nothing_is_cut_before_the_blade_is_clean(Method method) {
+        for (Wound wound : method.wounds()) {
+            List<Step> steps = Checklist.of(
+                    recipe(method, wound, 0, method.wraps().iterator().next(), Cover.CLEAR), false);
+            assertThat(steps).doesNotContain(Step.DRESS_WITH_HORMONE, Step.PROP, Step.COVER);
             if (steps.contains(Step.UPPER_CUT)) {
                 assertThat(steps.indexOf(Step.CLEAN_BLADE)).isLessThan(steps.indexOf(Step.UPPER_CUT));
             }
         }
-        assertThat(Checklist.of(Method.POT_STOOL, Wound.RING_SCRAPED, 0, Wrap.SPLIT_POT, false))
+    }
+
+    @Test
+    void what_buries_the_base_or_darkens_a_shoot_leaves_something_in_the_light() {
+        assertThat(Checklist.of(recipe(Method.POT_STOOL, Wound.RING_SCRAPED, 0, Wrap.SPLIT_POT, Cover.CLEAR), false))
                 .contains(Step.KEEP_A_SHOOT_IN_THE_LIGHT);
-        assertThat(Checklist.of(Method.FOIL_START, Wound.UNWOUNDED, 0, Wrap.FOIL_ONLY, false))
+        assertThat(Checklist.of(recipe(Method.FOIL_START, Wound.UNWOUNDED, 0, Wrap.FOIL_ONLY, Cover.CLEAR), false))
                 .contains(Step.LEAVE_TWO_NODES_BETWEEN);
     }
 

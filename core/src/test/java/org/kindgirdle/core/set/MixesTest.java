@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,28 +14,31 @@ import org.kindgirdle.core.units.OutOfRangeException;
 class MixesTest {
 
     @Test
-    void parts_become_litres_in_the_order_of_the_mix() {
-        Map<String, Double> parts = new LinkedHashMap<>();
-        parts.put("manure", 3.0);
-        parts.put("earth", 1.0);
-        Map<String, Double> litres = new MediumMix(parts).litres(12);
-        assertThat(litres).containsExactly(Map.entry("manure", 9.0), Map.entry("earth", 3.0));
-        parts.put("earth", 9.0);
-        assertThat(new MediumMix(Map.of("moss", 2.0)).litres(0)).containsEntry("moss", 0.0);
+    void parts_become_litres_in_the_order_of_the_mix_and_what_swells_is_bought_dry() {
+        MediumMix mix = new MediumMix(
+                List.of(new MediumMix.Ingredient("coir", 3, 6), new MediumMix.Ingredient("sand", 1, 1)), List.of());
+        assertThat(mix.amounts(12))
+                .containsExactly(new MediumMix.Amount("coir", 9, 1.5), new MediumMix.Amount("sand", 3, 3));
+        assertThat(MediumMix.of("moss").amounts(0)).containsExactly(new MediumMix.Amount("moss", 0, 0));
     }
 
     @Test
-    void what_swells_is_bought_dry_and_what_is_added_is_dosed_by_its_label() {
-        assertThat(MediumMix.dryLitres(12, 4)).isEqualTo(3);
-        assertThat(MediumMix.dose(15, .2)).isCloseTo(3, within(1e-12));
-        assertThatThrownBy(() -> MediumMix.dryLitres(12, .5)).hasMessageContaining("swelling");
+    void what_is_added_is_dosed_by_its_label() {
+        MediumMix mix = new MediumMix(
+                List.of(new MediumMix.Ingredient("moss", 1, 1)),
+                List.of(
+                        new MediumMix.Additive("root fungi", .2, MediumMix.DoseUnit.G),
+                        new MediumMix.Additive("humic acid", 2, MediumMix.DoseUnit.ML)));
+        assertThat(mix.doses(15)).containsExactly(Map.entry("root fungi", 3.0), Map.entry("humic acid", 30.0));
     }
 
     @Test
     void a_mix_needs_ingredients() {
-        assertThatThrownBy(() -> new MediumMix(Map.of())).hasMessageContaining("at least one");
-        assertThatThrownBy(() -> new MediumMix(Map.of("moss", 0.0))).hasMessageContaining("parts of moss");
-        assertThatThrownBy(() -> new MediumMix(Map.of("moss", Double.NaN))).hasMessageContaining("NaN");
+        assertThatThrownBy(() -> new MediumMix(List.of(), List.of())).hasMessageContaining("at least one");
+        assertThatThrownBy(() -> new MediumMix.Ingredient("moss", 0, 1)).hasMessageContaining("parts");
+        assertThatThrownBy(() -> new MediumMix.Ingredient("moss", Double.NaN, 1))
+                .hasMessageContaining("NaN");
+        assertThatThrownBy(() -> new MediumMix.Ingredient("moss", 1, .5)).hasMessageContaining("swelling");
     }
 
     @Test

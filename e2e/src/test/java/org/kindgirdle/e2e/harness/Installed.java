@@ -31,10 +31,12 @@ final class Installed {
 
     private static Path layOut() {
         Path jar = jar();
-        Path folder = Project.ROOT.resolve("e2e/target/app");
+        // one for each run of the tests: two may go on side by side
+        Path folder =
+                Project.ROOT.resolve("e2e/target/app-" + ProcessHandle.current().pid());
         Path main = folder.resolve("kind-girdle.jar");
         try {
-            empty(folder);
+            clearOld();
             run(
                     List.of(
                             java(),
@@ -61,6 +63,19 @@ final class Installed {
                     Map.of("KG_DB_URL", database.url(), "KG_DB_USER", "root", "KG_DB_PASSWORD", "", "KG_PORT", "0"));
         }
         return folder;
+    }
+
+    /** What runs that are over have left. */
+    private static void clearOld() throws IOException {
+        try (Stream<Path> old = Files.list(Project.ROOT.resolve("e2e/target"))) {
+            for (Path one : old.toList()) {
+                String name = one.getFileName().toString();
+                if (name.matches("app-\\d+")
+                        && ProcessHandle.of(Long.parseLong(name.substring(4))).isEmpty()) {
+                    empty(one);
+                }
+            }
+        }
     }
 
     private static void empty(Path folder) throws IOException {

@@ -141,6 +141,12 @@ public final class Visit implements AutoCloseable {
     /** Chooses in a list by the beginning of what stands there. */
     public void pick(String label, String beginning) {
         Locator list = list(label);
+        if ("INPUT".equals(list.evaluate("one => one.tagName"))) {
+            // a list to search in
+            list.fill(beginning);
+            page.getByRole(AriaRole.OPTION).first().click();
+            return;
+        }
         Locator option = list.locator("option", new Locator.LocatorOptions().setHasText(Pattern.compile(beginning)));
         list.selectOption(option.first().getAttribute("value"));
     }

@@ -76,7 +76,9 @@ class DemoLeftovers {
                 25,
                 School.IN_LEAF,
                 false,
-                false);
+                false,
+                "Ivo Sandmoor",
+                "");
         LayerJournal.NewLayer layer = new LayerJournal.NewLayer(mother, null, recipe, 1, set, at(SET_ON), "");
         List<String> codes = journal.set(id(), List.of(layer, layer, layer));
         for (String code : codes.subList(0, 2)) {

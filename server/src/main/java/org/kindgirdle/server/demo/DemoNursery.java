@@ -12,6 +12,7 @@ import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.Prices;
 import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.Wound;
 import org.kindgirdle.core.set.Wrap;
@@ -60,6 +61,7 @@ class DemoNursery implements BeforeServing {
     private final Targets targets;
     private final DemoSeason season;
     private final DemoLeftovers leftovers;
+    private final DemoBench bench;
     private final JdbcTemplate jdbc;
     private final TransactionTemplate transaction;
 
@@ -73,6 +75,7 @@ class DemoNursery implements BeforeServing {
             Targets targets,
             DemoSeason season,
             DemoLeftovers leftovers,
+            DemoBench bench,
             JdbcTemplate jdbc,
             TransactionTemplate transaction) {
         this.clock = clock;
@@ -84,6 +87,7 @@ class DemoNursery implements BeforeServing {
         this.targets = targets;
         this.season = season;
         this.leftovers = leftovers;
+        this.bench = bench;
         this.jdbc = jdbc;
         this.transaction = transaction;
     }
@@ -114,6 +118,8 @@ class DemoNursery implements BeforeServing {
             clock.moveTo(TODAY);
             leftovers.record(mothers, recipes, TODAY);
             wanted(recipes);
+            bench.stock();
+            bench.ask(mothers, recipes);
         } finally {
             SecurityContextHolder.clearContext();
         }
@@ -227,18 +233,31 @@ class DemoNursery implements BeforeServing {
     private Map<String, Long> recipes() {
         Map<String, Long> ids = new HashMap<>();
         List<RecipeView> all = List.of(
+                recipe("Moss and foil", air(3000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0)),
+                recipe("Clear film", air(3000, Medium.MOSS, Wrap.TIED_FILM, Cover.CLEAR, 0)),
+                recipe("Coir bag", air(2000, Medium.COIR, Wrap.SLIT_BAG, Cover.FOIL, 10)),
+                recipe("Hinged pod", air(3000, Medium.MOSS, Wrap.HINGED_POD, Cover.BLACK, 45)),
                 recipe(
-                        "Moss and foil",
-                        new Recipe(Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0)),
-                recipe("Clear film", new Recipe(Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.TIED_FILM, Cover.CLEAR, 0)),
-                recipe("Coir bag", new Recipe(Wound.RING_SCRAPED, 2000, Medium.COIR, Wrap.SLIT_BAG, Cover.FOIL, 10)),
+                        "Soft tip in coir",
+                        other(Method.SOFT_TIP, Wound.LEAF_STRIPPED, 1000, Medium.COIR_PERLITE, Wrap.SLIT_BAG)),
                 recipe(
-                        "Hinged pod",
-                        new Recipe(Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.HINGED_POD, Cover.BLACK, 45)));
+                        "Pinned down",
+                        other(Method.GROUND, Wound.BARK_SCRAPED, 3000, Medium.MANURE_EARTH, Wrap.IN_GROUND)),
+                recipe(
+                        "Cutting, for comparison",
+                        other(Method.CUTTING, Wound.UNWOUNDED, 3000, Medium.COIR_PERLITE, Wrap.IN_TENT)));
         for (RecipeView one : all) {
             ids.put(one.name(), key(nursery.save(one).id()));
         }
         return ids;
+    }
+
+    private static Recipe air(double ppm, Medium medium, Wrap wrap, Cover cover, double containerG) {
+        return new Recipe(Method.AIR, Wound.RING_SCRAPED, ppm, medium, wrap, cover, containerG, 0);
+    }
+
+    private static Recipe other(Method method, Wound wound, double ppm, Medium medium, Wrap wrap) {
+        return new Recipe(method, wound, ppm, medium, wrap, Cover.WHITE, 0, 0);
     }
 
     private static RecipeView recipe(String name, Recipe recipe) {

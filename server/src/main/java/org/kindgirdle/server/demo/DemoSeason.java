@@ -51,6 +51,8 @@ import org.springframework.stereotype.Component;
 @Component
 class DemoSeason {
 
+    private static final List<String> HANDS = List.of("Maren Tollwick", "Ivo Sandmoor");
+
     private static final long SEED = 20260710;
 
     /** The last days in which nobody has been round yet, so that there is something to do. */
@@ -159,7 +161,9 @@ class DemoSeason {
                     batch.leanDeg(),
                     School.IN_LEAF,
                     false,
-                    false);
+                    false,
+                    HANDS.get(i % HANDS.size()),
+                    "");
             records.add(set);
             rows.add(new LayerJournal.NewLayer(
                     motherId, limb == null ? null : limb.id(), recipeId, 1, set, at(day), ""));

@@ -30,7 +30,7 @@ final class QuantityIntrospector extends NopAnnotationIntrospector {
         if (name.endsWith("Ml")) {
             return Dimension.VOLUME;
         }
-        if (name.endsWith("Ppm")) {
+        if (name.endsWith("Ppm") || name.equals("ppm")) {
             return Dimension.CONCENTRATION;
         }
         if (name.endsWith("ShiftC")) {

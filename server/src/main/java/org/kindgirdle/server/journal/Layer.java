@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.core.set.Method;
 
 /** A layer: what it is, and the projection of its journal as of a day. */
 @Entity
@@ -38,6 +39,13 @@ class Layer {
 
     long recipeId;
     int recipeNumber;
+
+    @Enumerated(EnumType.STRING)
+    Method method = Method.AIR;
+
+    /** who set it, as the nursery calls them; empty if nobody said */
+    String hand = "";
+
     LocalDate setOn = LocalDate.EPOCH;
     int revision;
 

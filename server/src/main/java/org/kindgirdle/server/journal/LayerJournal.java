@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -97,6 +98,8 @@ public class LayerJournal {
                     one.recipeId(),
                     one.recipeNumber(),
                     on);
+            layer.method = Projections.context(layer, nursery).recipe().method();
+            layer.hand = Objects.requireNonNullElse(one.set().hand(), "");
             number++;
             UUID uuid = UUID.nameUUIDFromBytes((batchId + "/" + rows.size()).getBytes());
             LayerEventRow record = row(uuid, RecordKind.SET, one.set(), one.occurredAt(), on, null, one.note());

@@ -15,6 +15,7 @@ import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.set.BranchLoad;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
@@ -69,7 +70,7 @@ record LayerPage(
 
     record SpeciesOf(String code, String botanical, String common, String hazards) {}
 
-    record RecipeOf(long id, String name, int number) {}
+    record RecipeOf(long id, String name, int number, Method method) {}
 
     /** What the stem drawing is made from. */
     record Drawing(

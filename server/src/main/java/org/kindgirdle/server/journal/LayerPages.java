@@ -124,7 +124,7 @@ class LayerPages {
                         history.formerLabels(layer.motherId, state.setOn())),
                 new LayerPage.SpeciesOf(species.code(), species.botanical(), species.common(), species.hazards()),
                 new LayerPage.RecipeOf(
-                        layer.recipeId, nursery.recipe(layer.recipeId).name(), layer.recipeNumber),
+                        layer.recipeId, nursery.recipe(layer.recipeId).name(), layer.recipeNumber, layer.method),
                 state.setOn(),
                 state.ringedOn(),
                 drawing(projection, context),

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -14,6 +15,10 @@ import org.springframework.data.jpa.repository.Query;
 interface LayerRepository extends JpaRepository<Layer, Long> {
 
     Optional<Layer> findByCode(String code);
+
+    List<Layer> findByCodeIn(Collection<String> codes);
+
+    List<Layer> findByBatchIdOrderByNumber(UUID batchId);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select l from Layer l where l.code = :code")

@@ -4,13 +4,13 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.ExpectedVisits;
 import org.kindgirdle.core.layer.LayerContext;
@@ -18,11 +18,9 @@ import org.kindgirdle.core.plan.Chances;
 import org.kindgirdle.core.plan.Cost;
 import org.kindgirdle.core.plan.Effort;
 import org.kindgirdle.core.plan.NumbersWanted;
-import org.kindgirdle.core.set.MediumMix;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.ShoppingList;
-import org.kindgirdle.core.set.Wrap;
 import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
@@ -30,6 +28,7 @@ import org.kindgirdle.server.journal.SpeciesCounts;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.PriceLists;
 import org.kindgirdle.server.nursery.PricesView;
+import org.kindgirdle.server.nursery.Supplies;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.words.Format;
@@ -48,6 +47,7 @@ class HowMany {
     private final MotherLoad loads;
     private final MotherRemarks remarks;
     private final PriceLists prices;
+    private final Supplies supplies;
     private final CurrentPerson person;
     private final PlanWords words;
 
@@ -57,6 +57,7 @@ class HowMany {
             MotherLoad loads,
             MotherRemarks remarks,
             PriceLists prices,
+            Supplies supplies,
             CurrentPerson person,
             PlanWords words) {
         this.snapshots = snapshots;
@@ -64,6 +65,7 @@ class HowMany {
         this.loads = loads;
         this.remarks = remarks;
         this.prices = prices;
+        this.supplies = supplies;
         this.person = person;
         this.words = words;
     }
@@ -79,21 +81,27 @@ class HowMany {
         HouseRules rules = context.rules();
         int layers = plants.layers();
         LocalDate latest = plants.latestSetOn();
-        RingAndBall ball = RingAndBall.of(
-                rules, query.diameterOrUsualMm(), context.species().bridgesReadily(), false);
+        RingAndBall ball =
+                recipe.ball(rules, query.diameterOrUsualMm(), context.species().bridgesReadily(), false);
         LocalDate start = latest == null ? today : latest;
         Optional<ExpectedVisits> visits = ExpectedVisits.of(context, query.woodOrUsual(), ball, start);
-        boolean intoBags = !recipe.wound().isRing() && recipe.wrap() == Wrap.SLIT_BAG;
         Effort effort = Effort.of(
                 rules,
                 layers,
-                intoBags,
+                recipe.isReadyBag(),
                 visits.map(one -> one.looks().size()).orElse(0),
                 visits.map(one -> one.topUps().size()).orElse(0),
                 plants.rooting().chances().mean());
         List<NumbersView.Room> room = room(nursery, query);
         int roomTotal = room.stream().mapToInt(NumbersView.Room::room).sum();
-        ShoppingList list = shoppingList(rules, recipe, ball, layers, intoBags);
+        ShoppingList list = ShoppingList.of(
+                rules,
+                List.of(new ShoppingList.Batch(
+                        layers,
+                        ball,
+                        recipe,
+                        supplies.get().mix(recipe.medium()),
+                        Effort.minutesToSet(rules, recipe.isReadyBag()))));
         Format format = new Format(person.units(), today);
         return new NumbersView(
                 layers,
@@ -175,25 +183,11 @@ class HowMany {
         return day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     }
 
-    private static ShoppingList shoppingList(
-            HouseRules rules, Recipe recipe, RingAndBall ball, int layers, boolean intoBags) {
-        return ShoppingList.of(
-                rules,
-                List.of(new ShoppingList.Batch(
-                        layers,
-                        ball,
-                        ball.mediumMl(),
-                        new MediumMix(Map.of(recipe.medium().name(), 1.0)),
-                        recipe.wrap() == Wrap.TIED_FILM || recipe.wrap() == Wrap.SEALED_FILM,
-                        recipe.cover() == Cover.FOIL || recipe.wrap() == Wrap.FOIL_ONLY,
-                        recipe.containerG() > 0,
-                        recipe.hormonePpm() > 0,
-                        Effort.minutesToSet(rules, intoBags))));
-    }
-
     private static NumbersView.Materials materials(ShoppingList list) {
+        Map<String, Double> litres = new LinkedHashMap<>();
+        list.ingredients().forEach((name, amount) -> litres.put(name, amount.dryL()));
         return new NumbersView.Materials(
-                list.ingredientsL(), list.filmCm2(), list.foilCm2(), list.ties(), list.labels(), list.hormoneMl());
+                litres, list.filmCm2(), list.foilCm2(), list.ties(), list.labels(), list.hormoneInAllMl());
     }
 
     private NumbersView.CostView cost(ShoppingList list, Effort effort, double released) {

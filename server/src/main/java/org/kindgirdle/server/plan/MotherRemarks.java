@@ -40,16 +40,21 @@ public class MotherRemarks {
 
     /** What speaks against layers on it, the gravest first; nothing of what is fine. */
     public List<Remark> of(
-            MotherView mother, SpeciesProfile species, MotherCapacity capacity, boolean liveShootBelow, Format format) {
+            MotherView mother,
+            SpeciesProfile species,
+            Method method,
+            MotherCapacity capacity,
+            boolean liveShootBelow,
+            Format format) {
         MotherFacts facts = new MotherFacts(
                 species,
-                Method.AIR,
+                method,
                 !mother.inUse(),
                 mother.sick(),
                 mother.rights() == Rights.PROTECTED,
                 capacity,
                 liveShootBelow,
-                false);
+                method.buriesTheBase() && !liveShootBelow);
         Map<String, String> values = values(mother, species, capacity, format);
         return MotherRule.check(facts).stream()
                 .filter(entry -> entry.level() != Level.FINE)
@@ -64,8 +69,8 @@ public class MotherRemarks {
     /** What is to be said before a ring is cut on a limb of it. */
     List<Remark> ofLimb(
             MotherView mother, SpeciesProfile species, Limb facts, LimbView limb, HouseRules rules, Format format) {
-        List<Remark> all =
-                new ArrayList<>(of(mother, species, capacity(mother, 0, rules), limb.shootBelow(), format).stream()
+        List<Remark> all = new ArrayList<>(
+                of(mother, species, Method.AIR, capacity(mother, 0, rules), limb.shootBelow(), format).stream()
                         .filter(remark -> remark.key().equals(MotherRule.NO_SHOOT_BELOW.name()))
                         .toList());
         Map<String, String> values = Map.of(

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.plan.MotherCapacity;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
@@ -94,7 +95,7 @@ class Stock {
                 mother.mergedInto() == null
                         ? null
                         : mothers.one(mother.mergedInto()).code(),
-                remarks.of(mother, species, capacity, true, format),
+                remarks.of(mother, species, Method.AIR, capacity, true, format),
                 onIt,
                 underRings - onLimbs,
                 takings.of(motherId),

@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.NotOneOfException;
 import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.QuantityFormatException;
 import org.slf4j.Logger;
@@ -60,6 +61,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> outOfRange(OutOfRangeException refused) {
+        return invalid(List.of(violation("", refused)));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Object> notOneOf(NotOneOfException refused) {
         return invalid(List.of(violation("", refused)));
     }
 
@@ -163,6 +169,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             if (inner instanceof OutOfRangeException range) {
                 return violation(field, range);
             }
+            if (inner instanceof NotOneOfException other) {
+                return violation(field, other);
+            }
             if (inner instanceof MissingValueException missing) {
                 String at = field.endsWith(missing.name()) ? field : join(field, missing.name());
                 return missing(at);
@@ -216,6 +225,15 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     private static String join(String path, String name) {
         return path.isEmpty() ? name : name.isEmpty() ? path : path + "." + name;
+    }
+
+    private static Violation violation(String at, NotOneOfException other) {
+        String allowed = "one of " + String.join(", ", other.allowed());
+        return new Violation(
+                at.endsWith(other.name()) ? at : join(at, other.name()),
+                other.value().name(),
+                allowed,
+                "doesn't go with the rest; it must be " + allowed);
     }
 
     private static Violation violation(String at, OutOfRangeException range) {

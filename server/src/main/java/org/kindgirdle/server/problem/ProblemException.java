@@ -71,7 +71,7 @@ public final class ProblemException extends RuntimeException {
         return title;
     }
 
-    List<Violation> violations() {
+    public List<Violation> violations() {
         return violations;
     }
 

@@ -32,6 +32,11 @@ public class CurrentPerson {
         return signedIn().name();
     }
 
+    /** As the nursery calls them. */
+    public String fullName() {
+        return people.findById(id()).map(person -> person.fullName).orElseGet(this::name);
+    }
+
     /** The units that the person reads. */
     public Units units() {
         return find().flatMap(person -> people.findById(person.id()))

@@ -37,8 +37,12 @@ class SecurityConfig {
         "/api/v1/recipes/**",
         "/api/v1/people/**",
         "/api/v1/house-rules/**",
-        "/api/v1/prices"
+        "/api/v1/prices",
+        "/api/v1/supplies"
     };
+
+    /** What is reckoned and not kept: whoever may look may ask. */
+    private static final String[] SUMS = {"/api/v1/sums/**", "/api/v1/set-previews", "/api/v1/set-drawings"};
 
     /** Where nothing is served, as when projections are made anew, there is nothing to guard. */
     @Bean
@@ -57,6 +61,8 @@ class SecurityConfig {
                         .requestMatchers(HttpMethod.GET, "/api/**")
                         .authenticated()
                         .requestMatchers("/api/v1/me/**")
+                        .authenticated()
+                        .requestMatchers(SUMS)
                         .authenticated()
                         .requestMatchers(HOUSE)
                         .hasRole("OWNER")

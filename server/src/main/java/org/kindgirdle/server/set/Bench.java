@@ -4,11 +4,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.layer.CoverAhead;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerProjection;
@@ -18,6 +21,8 @@ import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.BridgingRisk;
+import org.kindgirdle.core.set.HouseHormone;
+import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.sever.LeafBalance;
 import org.kindgirdle.core.sever.Shelter;
@@ -25,12 +30,16 @@ import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.LayerJournal;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.learn.TrialSlots;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.nursery.Supplies;
 import org.kindgirdle.server.plan.Remark;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
+import org.kindgirdle.server.words.Format;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,13 +49,32 @@ class Bench {
 
     private final Snapshots snapshots;
     private final LayerJournal journal;
+    private final Supplies supplies;
     private final SetRemarks remarks;
+    private final BenchWords words;
+    private final TrialSlots slots;
+    private final PlannedBatches planned;
+    private final CurrentPerson person;
     private final BusinessClock clock;
 
-    Bench(Snapshots snapshots, LayerJournal journal, SetRemarks remarks, BusinessClock clock) {
+    Bench(
+            Snapshots snapshots,
+            LayerJournal journal,
+            Supplies supplies,
+            SetRemarks remarks,
+            BenchWords words,
+            TrialSlots slots,
+            PlannedBatches planned,
+            CurrentPerson person,
+            BusinessClock clock) {
         this.snapshots = snapshots;
         this.journal = journal;
+        this.supplies = supplies;
         this.remarks = remarks;
+        this.words = words;
+        this.slots = slots;
+        this.planned = planned;
+        this.person = person;
         this.clock = clock;
     }
 
@@ -57,16 +85,23 @@ class Bench {
         MotherView mother = nursery.mother(request.motherId());
         RecipeView recipe = nursery.recipe(request.recipeId());
         LayerContext context = nursery.context(request.motherId(), request.recipeId(), recipe.number());
+        String hand = hand(request);
+        HouseHormone kept = hormone(request, recipe.recipe());
+        String hormone = kept == null ? "" : label(kept);
         List<LayerProjection> layers = request.rows().stream()
-                .map(row -> project(record(row, recipe.school(), context), context, setOn))
+                .map(row -> project(record(row, recipe.school(), hand, hormone, context), context, setOn))
                 .toList();
         SettingWindows windows = context.windows(
                 context.recipe().cover(), layers.get(0).factors().speed(), recipe.school(), RootStage.NONE);
-        List<Remark> said = remarks.of(request, layers, mother, context, windows, setOn, nursery);
+        CoverAhead cover = CoverAhead.of(context, context.recipe().cover(), setOn, false);
+        List<Remark> said = remarks.of(request, layers, mother, context, windows, cover, kept, setOn, nursery);
+        Format format = new Format(person.units(), nursery.today());
         return new SetPreview(
                 setOn,
                 windows.on(setOn),
                 said,
+                words.checklist(context, layers, format),
+                words.cover(cover, context.recipe().cover(), format),
                 layers.stream().map(layer -> row(layer, context)).toList());
     }
 
@@ -89,8 +124,11 @@ class Bench {
         NurserySnapshot nursery = snapshots.take();
         RecipeView recipe = nursery.recipe(request.recipeId());
         LayerContext context = nursery.context(request.motherId(), request.recipeId(), recipe.number());
+        String hand = hand(request);
+        HouseHormone kept = hormone(request, recipe.recipe());
+        String hormone = kept == null ? "" : label(kept);
         Instant at = occurredAt(preview.setOn(), nursery.today());
-        return journal.set(
+        List<String> codes = journal.set(
                 batchId,
                 request.rows().stream()
                         .map(row -> new LayerJournal.NewLayer(
@@ -98,10 +136,50 @@ class Bench {
                                 row.limbId(),
                                 request.recipeId(),
                                 recipe.number(),
-                                record(row, recipe.school(), context),
+                                record(row, recipe.school(), hand, hormone, context),
                                 at,
                                 reason))
                         .toList());
+        fillSlots(request, codes);
+        if (request.plannedId() != null) {
+            planned.done(request.plannedId(), batchId);
+        }
+        return codes;
+    }
+
+    private void fillSlots(SetRequest request, List<String> codes) {
+        Map<Long, String> filled = new HashMap<>();
+        for (int i = 0; i < codes.size(); i++) {
+            Long slot = request.rows().get(i).trialSlotId();
+            if (slot != null) {
+                filled.put(slot, codes.get(i));
+            }
+        }
+        slots.fill(filled);
+    }
+
+    private String hand(SetRequest request) {
+        String said = request.hand() == null ? "" : request.hand().strip();
+        return said.isEmpty() ? person.fullName() : said;
+    }
+
+    private @Nullable HouseHormone hormone(SetRequest request, Recipe recipe) {
+        String name = request.hormone() == null ? "" : request.hormone().strip();
+        if (name.isEmpty() || recipe.hormonePpm() == 0) {
+            return null;
+        }
+        return supplies.get().hormones().stream()
+                .filter(one -> one.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> ProblemException.invalid(
+                        "hormone",
+                        name,
+                        "one of the house's hormones",
+                        "Add it under House, Supplies, or choose another."));
+    }
+
+    private static String label(HouseHormone hormone) {
+        return hormone.lot().isBlank() ? hormone.name() : hormone.name() + ", lot " + hormone.lot();
     }
 
     private static LocalDate setOn(SetRequest request, NurserySnapshot nursery) {
@@ -124,10 +202,12 @@ class Bench {
                 : setOn.atTime(LocalTime.NOON).atZone(clock.zone()).toInstant();
     }
 
-    private static LayerRecord.Set record(SetRequest.RowRequest row, School school, LayerContext context) {
+    private static LayerRecord.Set record(
+            SetRequest.RowRequest row, School school, String hand, String hormone, LayerContext context) {
         boolean cut = context.recipe().wound().isRing();
         double ring = cut
-                ? RingAndBall.of(
+                ? context.recipe()
+                        .ball(
                                 context.rules(),
                                 row.diameterMm(),
                                 context.species().bridgesReadily(),
@@ -144,7 +224,9 @@ class Bench {
                 row.leanDeg(),
                 row.school() == null ? school : row.school(),
                 row.specimen(),
-                row.fruitToKeep());
+                row.fruitToKeep(),
+                hand,
+                hormone);
     }
 
     private static LayerProjection project(LayerRecord.Set set, LayerContext context, LocalDate setOn) {
@@ -167,6 +249,11 @@ class Bench {
                         layer.ball().diameterMm()),
                 layer.load(),
                 layer.factors().hormoneFit(),
+                context.recipe()
+                        .containerFit(
+                                context.rules(),
+                                layer.ball().diameterMm(),
+                                context.species().bridgesReadily()),
                 forecast.q10(),
                 forecast.q50(),
                 forecast.q90(),

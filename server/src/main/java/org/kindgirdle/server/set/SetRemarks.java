@@ -4,9 +4,14 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.layer.CoverAhead;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.plan.BranchRule;
@@ -16,10 +21,14 @@ import org.kindgirdle.core.plan.LimbScore;
 import org.kindgirdle.core.plan.Otherwise;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.plan.WindowClass;
+import org.kindgirdle.core.set.HouseHormone;
+import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.learn.TrialSlots;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherView;
@@ -43,7 +52,10 @@ class SetRemarks {
     private final Limbs limbs;
     private final CurrentPerson person;
     private final Phrases phrases;
+    private final TrialSlots slots;
+    private final PlannedBatches planned;
     private final PlanWords planWords;
+    private final BenchWords words;
 
     SetRemarks(
             MotherLoad motherLoad,
@@ -52,14 +64,20 @@ class SetRemarks {
             Limbs limbs,
             CurrentPerson person,
             Phrases phrases,
-            PlanWords planWords) {
+            TrialSlots slots,
+            PlannedBatches planned,
+            PlanWords planWords,
+            BenchWords words) {
         this.motherLoad = motherLoad;
         this.motherRemarks = motherRemarks;
         this.stands = stands;
         this.limbs = limbs;
         this.person = person;
         this.phrases = phrases;
+        this.slots = slots;
+        this.planned = planned;
         this.planWords = planWords;
+        this.words = words;
     }
 
     /** The gravest first. */
@@ -69,21 +87,64 @@ class SetRemarks {
             MotherView mother,
             LayerContext context,
             SettingWindows windows,
+            CoverAhead cover,
+            @Nullable HouseHormone hormone,
             LocalDate setOn,
             NurserySnapshot nursery) {
         SpeciesProfile species = context.species();
-        int underRings = Math.toIntExact(
-                motherLoad.underRings(request.motherId()) + request.rows().size());
+        Recipe recipe = context.recipe();
+        int more = recipe.method().staysOnMother() ? request.rows().size() : 0;
+        int underRings = Math.toIntExact(motherLoad.underRings(request.motherId()) + more);
         Format format = new Format(person.units(), nursery.today());
         Map<Long, LimbView> onMother = limbs(request);
         boolean shootBelow = !Boolean.FALSE.equals(request.liveShootBelow())
                 && onMother.values().stream().allMatch(LimbView::shootBelow);
         List<Remark> all = new ArrayList<>(motherRemarks.of(
-                mother, species, MotherRemarks.capacity(mother, underRings, context.rules()), shootBelow, format));
+                mother,
+                species,
+                recipe.method(),
+                MotherRemarks.capacity(mother, underRings, context.rules()),
+                shootBelow || !recipe.method().staysOnMother(),
+                format));
         Level level = windows.on(setOn).windowClass() == WindowClass.GOOD ? Level.FINE : Level.WARN;
         all.add(new Remark(level, "WINDOW", planWords.window(windows, setOn, format)));
         for (Otherwise way : Otherwise.of(windows, setOn, nursery.coverAtHand())) {
             all.add(new Remark(Level.CAUTION, way.way().name(), planWords.otherwise(way, format)));
+        }
+        if (request.plannedId() != null && planned.isDone(request.plannedId())) {
+            all.add(new Remark(Level.WARN, "PLANNED_DONE", phrases.say("bench.planned-done")));
+        }
+        all.addAll(ofTrials(request, nursery));
+        if (recipe.medium() == Medium.HEAVY_SOIL) {
+            all.add(new Remark(Level.WARN, "HEAVY_SOIL", phrases.say("bench.heavy-soil")));
+        }
+        if (hormone != null && hormone.isExpired(setOn)) {
+            all.add(new Remark(
+                    Level.CAUTION,
+                    "HORMONE_EXPIRED",
+                    phrases.say(
+                            "bench.hormone-expired",
+                            Map.of("name", hormone.name(), "on", format.day(hormone.expiresOn())))));
+        }
+        if (hormone != null && hormone.form() != HouseHormone.Form.LIQUID && hormone.ppm() != recipe.hormonePpm()) {
+            all.add(new Remark(
+                    Level.CAUTION,
+                    "HORMONE_STRENGTH",
+                    phrases.say(
+                            "bench.hormone-strength",
+                            Map.of(
+                                    "name",
+                                    hormone.name(),
+                                    "has",
+                                    String.valueOf(Math.round(hormone.ppm())),
+                                    "wants",
+                                    String.valueOf(Math.round(recipe.hormonePpm()))))));
+        }
+        if (!cover.suits(recipe.cover()) && recipe.method().hangs()) {
+            all.add(new Remark(
+                    Level.CAUTION,
+                    "COVER",
+                    words.cover(cover, recipe.cover(), format).sentence()));
         }
         stands.newFaults(request.motherId(), further(request, layers))
                 .forEach(fault -> all.add(new Remark(Level.WARN, "LIMB", fault)));
@@ -96,10 +157,54 @@ class SetRemarks {
             Limb limb =
                     new Limb(row.diameterMm(), row.wood(), row.leanDeg(), context.vigour(), row.leavesBeyond(), false);
             for (BranchRule.Entry entry : BranchRule.checkAll(context.rules(), limb)) {
+                if (entry.rule() == BranchRule.THIN && !recipe.wound().isRing()) {
+                    continue;
+                }
                 add(all, entry.level(), entry.rule(), values);
             }
         }
         return all.stream().sorted(Comparator.comparing(Remark::level)).toList();
+    }
+
+    /** Places of trials that are set otherwise than dealt; a place that is no longer free is refused. */
+    private List<Remark> ofTrials(SetRequest request, NurserySnapshot nursery) {
+        List<Remark> said = new ArrayList<>();
+        Map<Long, TrialSlots.Slot> places = slots.find(request.rows().stream()
+                .map(SetRequest.RowRequest::trialSlotId)
+                .filter(Objects::nonNull)
+                .toList());
+        Set<Long> seen = new HashSet<>();
+        for (int i = 0; i < request.rows().size(); i++) {
+            Long id = request.rows().get(i).trialSlotId();
+            if (id == null) {
+                continue;
+            }
+            TrialSlots.Slot slot = places.get(id);
+            if (slot == null || slot.code() != null || slot.motherId() != request.motherId() || !seen.add(id)) {
+                throw ProblemException.invalid(
+                        "rows[" + i + "].trialSlotId",
+                        id,
+                        "a free place of a trial on this mother, each once",
+                        slot != null && slot.code() != null
+                                ? "Layer " + slot.code() + " stands there already."
+                                : "There is no such place on this mother.");
+            }
+            if (slot.assignedRecipe() != request.recipeId()) {
+                said.add(new Remark(
+                        Level.WARN,
+                        "TRIAL_ARM",
+                        phrases.say(
+                                "trial.slot.other",
+                                Map.of(
+                                        "row", String.valueOf(i + 1),
+                                        "trial", slot.trial(),
+                                        "arm", slot.letter(),
+                                        "recipe",
+                                                nursery.recipe(slot.assignedRecipe())
+                                                        .name()))));
+            }
+        }
+        return said;
     }
 
     /** The limbs of the rows, by id. */

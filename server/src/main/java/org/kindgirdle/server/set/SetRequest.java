@@ -16,6 +16,9 @@ import org.kindgirdle.server.problem.Within;
  *
  * @param setOn today if left out
  * @param liveShootBelow whether the mother keeps a live leafy shoot below every ring; yes, if it is left out
+ * @param hand who sets them, as the nursery calls them; whoever is signed in if it is left out
+ * @param hormone the name of one of the house's
+ * @param plannedId the planned batch that this is
  * @param reason why to go on in spite of warnings
  */
 record SetRequest(
@@ -24,18 +27,29 @@ record SetRequest(
         @Nullable LocalDate setOn,
         @Nullable @Size(max = 500) String reason,
         @Nullable Boolean liveShootBelow,
+        @Nullable @Size(max = 60) String hand,
+        @Nullable @Size(max = 60) String hormone,
 
-        @NotNull @Size(min = 1, max = 200, message = "must have {min} to {max} rows")
+        @Nullable @Within(low = 1, high = 1e12) Long plannedId,
+
+        @NotNull @Size(min = 1, max = 500, message = "must have {min} to {max} rows")
         List<@NotNull @Valid RowRequest> rows) {
+
+    /** As it is kept for another day: that it is planned, for when and why, is said when it is set. */
+    SetRequest planned() {
+        return new SetRequest(motherId, recipeId, null, null, liveShootBelow, hand, hormone, null, rows);
+    }
 
     /**
      * One branch. Lengths are numbers in mm, or text with a unit.
      *
      * @param limbId the limb of the mother, if it is on record
+     * @param trialSlotId the place of a trial that it stands for
      * @param leavesBeyond leaves or buds on the tip side of the ring
      */
     record RowRequest(
             @Nullable Long limbId,
+            @Nullable Long trialSlotId,
 
             @NotNull @Within(low = 1, high = 200, unit = "mm")
             Double diameterMm,

@@ -34,6 +34,24 @@ public record Format(Units units, LocalDate today) {
         return units == Units.US ? String.format(Locale.ROOT, "%.2f in", mm / 25.4) : Math.round(mm) + " mm";
     }
 
+    /** "340 mL", "3.4 L"; "11.5 fl oz", "3.6 qt". */
+    public String volumeMl(double ml) {
+        if (units == Units.US) {
+            double ounces = ml / 29.5735295625;
+            return ounces < 32
+                    ? String.format(Locale.ROOT, "%.1f fl oz", ounces)
+                    : String.format(Locale.ROOT, "%.1f qt", ounces / 32);
+        }
+        return ml < 1000 ? Math.round(ml) + " mL" : String.format(Locale.ROOT, "%.1f L", ml / 1000);
+    }
+
+    public String massG(double g) {
+        if (units == Units.US) {
+            return String.format(Locale.ROOT, "%.1f oz", g / 28.349523125);
+        }
+        return g < 1000 ? Math.round(g) + " g" : String.format(Locale.ROOT, "%.2f kg", g / 1000);
+    }
+
     public String wind(double metresPerSecond) {
         return units == Units.US
                 ? Math.round(metresPerSecond * 2.23694) + " mph"

@@ -45,6 +45,12 @@ public class Phrases {
         return say(key, Map.of());
     }
 
+    /** The key of what is said for one of several kinds, where it is said otherwise for that one. */
+    String keyFor(String key, Enum<?> kind) {
+        String own = key + "." + kind;
+        return has(own) ? own : key;
+    }
+
     boolean has(String key) {
         return phrases.containsKey(key);
     }

@@ -93,7 +93,11 @@ public class Words {
         if (!forecast.ready().looksAgree()) {
             because.add(phrases.say("because.contradiction"));
         }
-        return new Advice(step.name(), tone(step), phrases.say("step." + step, values), because);
+        return new Advice(
+                step.name(),
+                tone(step),
+                phrases.say(phrases.keyFor("step." + step, context.recipe().method()), values),
+                because);
     }
 
     private static boolean readsWindow(Verdict<NextStep, NextStepRules> verdict) {

@@ -8,6 +8,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -31,7 +32,7 @@ public final class Client {
     }
 
     /** What came back. */
-    public record Answer(int status, JsonNode body, Map<String, List<String>> headers) {
+    public record Answer(int status, JsonNode body, byte[] bytes, Map<String, List<String>> headers) {
 
         /** This answer, if it has the status. */
         public Answer expect(int wanted) {
@@ -97,9 +98,9 @@ public final class Client {
             request.header("X-XSRF-TOKEN", cookies.get("XSRF-TOKEN"));
         }
         try {
-            HttpResponse<String> response = HTTP.send(request.build(), BodyHandlers.ofString());
+            HttpResponse<byte[]> response = HTTP.send(request.build(), BodyHandlers.ofByteArray());
             response.headers().allValues("set-cookie").forEach(this::keep);
-            String text = response.body();
+            String text = new String(response.body(), StandardCharsets.UTF_8);
             boolean isJson = response.headers()
                     .firstValue("content-type")
                     .map(type -> type.contains("json"))
@@ -107,6 +108,7 @@ public final class Client {
             return new Answer(
                     response.statusCode(),
                     isJson && !text.isEmpty() ? JSON.readTree(text) : NullNode.getInstance(),
+                    response.body(),
                     response.headers().map());
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -129,7 +129,7 @@ class TargetsTest {
         JsonNode none = numbers();
         assertThat(none.at("/cost/total").asDouble()).isZero();
         assertThat(none.at("/cost/unpriced").valueStream().map(JsonNode::asString))
-                .contains("MOSS", "FILM", "FOIL", "TIES", "LABELS", "HORMONE", "WORK");
+                .contains("Moss", "FILM", "FOIL", "TIES", "LABELS", "HORMONE", "WORK");
         JsonNode prices = nursery.owner().get("/api/v1/prices").body();
         Map<String, Object> edit = Map.of(
                 "currency",
@@ -137,7 +137,7 @@ class TargetsTest {
                 "prices",
                 Map.of(
                         "workAnHour", 24,
-                        "ingredientsALitre", Map.of("MOSS", 1.5),
+                        "ingredientsALitre", Map.of("Moss", 1.5),
                         "filmAM2", 0.4,
                         "foilAM2", 0.5,
                         "tie", 0.02,
@@ -152,8 +152,8 @@ class TargetsTest {
         assertThat(priced.at("/cost/currency").asString()).isEqualTo("crowns");
         assertThat(priced.at("/cost/work").asDouble())
                 .isCloseTo(priced.at("/effort/minutes").asDouble() / 60 * 24, within(1e-9));
-        assertThat(priced.at("/cost/materials/MOSS").asDouble())
-                .isCloseTo(1.5 * priced.at("/materials/ingredientsL/MOSS").asDouble(), within(1e-9));
+        assertThat(priced.at("/cost/materials/Moss").asDouble())
+                .isCloseTo(1.5 * priced.at("/materials/ingredientsL/Moss").asDouble(), within(1e-9));
         assertThat(priced.at("/cost/perLayer").asDouble())
                 .isCloseTo(
                         priced.at("/cost/total").asDouble()

@@ -1,0 +1,87 @@
+package org.kindgirdle.server.learn;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.UUID;
+import org.kindgirdle.server.command.CommandLedger;
+import org.kindgirdle.server.problem.Within;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Trials over HTTP. */
+@RestController
+@RequestMapping("/api/v1")
+class TrialController {
+
+    private final Trials trials;
+    private final CommandLedger commands;
+
+    TrialController(Trials trials, CommandLedger commands) {
+        this.trials = trials;
+        this.commands = commands;
+    }
+
+    @GetMapping("/trials")
+    List<TrialView.TrialLine> all() {
+        return trials.all();
+    }
+
+    @GetMapping("/trials/{trialId}")
+    TrialView.TrialPage page(@PathVariable long trialId) {
+        return trials.page(trialId);
+    }
+
+    /** How many layers each arm needs, so that a true difference is found. */
+    @GetMapping("/trial-sizes")
+    TrialView.TrialSizeView size(
+            @RequestParam @Within(low = .01, high = .99) double share,
+            @RequestParam @Within(low = .01, high = .99) double otherShare,
+            @RequestParam(defaultValue = ".05") @Within(low = .001, high = .3) double significance,
+            @RequestParam(defaultValue = ".8") @Within(low = .5, high = .99) double power,
+            @RequestParam(defaultValue = "2") @Within(low = 2, high = 6) int arms) {
+        return trials.size(new TrialView.SizeQuery(share, otherShare, significance, power), arms);
+    }
+
+    /** In what recipes differ from the first of them, in words. */
+    @GetMapping("/recipe-differences")
+    List<String> differences(@RequestParam @Size(min = 2, max = 6) List<Long> recipes) {
+        return trials.compare(recipes);
+    }
+
+    /** 204 for a layer that is part of none. */
+    @GetMapping("/layers/{code}/trial")
+    ResponseEntity<TrialView.OfLayer> ofLayer(@PathVariable String code) {
+        return trials.ofLayer(code)
+                .map(ResponseEntity::ok)
+                .orElseGet(() -> ResponseEntity.noContent().build());
+    }
+
+    @PostMapping("/trials")
+    @ResponseStatus(HttpStatus.CREATED)
+    TrialView.TrialPage begin(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody TrialView.TrialEdit edit) {
+        return commands.once(id, "trial", edit, TrialView.TrialPage.class, () -> trials.begin(edit));
+    }
+
+    @PostMapping("/trials/{trialId}/closing")
+    TrialView.TrialPage close(
+            @RequestHeader("Command-Id") UUID id,
+            @PathVariable long trialId,
+            @Valid @RequestBody TrialView.Closing closing) {
+        return commands.once(
+                id,
+                "close trial " + trialId,
+                closing,
+                TrialView.TrialPage.class,
+                () -> trials.close(trialId, closing.version()));
+    }
+}

@@ -1,0 +1,285 @@
+package org.kindgirdle.server.learn;
+
+import java.security.SecureRandom;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.learn.RecipeDifference;
+import org.kindgirdle.core.learn.TrialAllocation;
+import org.kindgirdle.core.learn.TrialSize;
+import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.nursery.LimbView;
+import org.kindgirdle.server.nursery.Limbs;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.security.CurrentPerson;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Trials: their arms, their size and the deal of their places. */
+@Service
+public class Trials {
+
+    private static final int MOST_PLACES = 2000;
+
+    private final TrialRepository trials;
+    private final TrialSlots slots;
+    private final TrialWords words;
+    private final Snapshots snapshots;
+    private final Limbs limbs;
+    private final CurrentPerson person;
+    private final JdbcTemplate jdbc;
+    private final SecureRandom random = new SecureRandom();
+
+    Trials(
+            TrialRepository trials,
+            TrialSlots slots,
+            TrialWords words,
+            Snapshots snapshots,
+            Limbs limbs,
+            CurrentPerson person,
+            JdbcTemplate jdbc) {
+        this.trials = trials;
+        this.slots = slots;
+        this.words = words;
+        this.snapshots = snapshots;
+        this.limbs = limbs;
+        this.person = person;
+        this.jdbc = jdbc;
+    }
+
+    /** How many layers each of so many arms needs. */
+    TrialView.TrialSizeView size(TrialView.SizeQuery query, int arms) {
+        int perArm = perArm(query);
+        return new TrialView.TrialSizeView(perArm, perArm * arms, words.size(query, perArm, arms));
+    }
+
+    private static int perArm(TrialView.SizeQuery query) {
+        if (query.share().equals(query.otherShare())) {
+            throw ProblemException.invalid(
+                    "otherShare",
+                    query.otherShare(),
+                    "another share than " + query.share(),
+                    "Say which difference would matter to you: the smaller it is, the more layers it takes.");
+        }
+        return TrialSize.perArm(query.share(), query.otherShare(), query.significance(), query.power());
+    }
+
+    /** The newest first. */
+    @Transactional(readOnly = true)
+    List<TrialView.TrialLine> all() {
+        NurserySnapshot nursery = snapshots.take();
+        Map<Long, List<TrialSlots.Slot>> places = slots.all();
+        return trials.findAllByOrderByIdDesc().stream()
+                .map(row -> line(row, places.getOrDefault(row.id(), List.of()), nursery))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    TrialView.TrialPage page(long id) {
+        return page(trial(id));
+    }
+
+    @Transactional(readOnly = true)
+    Optional<TrialView.OfLayer> ofLayer(String code) {
+        NurserySnapshot nursery = snapshots.take();
+        return slots.ofLayer(code).stream()
+                .findFirst()
+                .map(slot -> new TrialView.OfLayer(
+                        slot.trialId(),
+                        slot.trial(),
+                        slot.letter(),
+                        nursery.recipe(slot.assignedRecipe()).name(),
+                        Long.valueOf(slot.assignedRecipe()).equals(slot.actualRecipe())));
+    }
+
+    @Transactional
+    public TrialView.TrialPage begin(TrialView.TrialEdit edit) {
+        NurserySnapshot nursery = snapshots.take();
+        trials.findByName(edit.name().strip()).ifPresent(other -> {
+            throw ProblemException.invalid(
+                    "name", edit.name(), "a name of its own", "There is a trial of this name already.");
+        });
+        if (new HashSet<>(edit.recipeIds()).size() < edit.recipeIds().size()) {
+            throw ProblemException.invalid(
+                    "recipeIds", edit.recipeIds(), "each recipe once", "An arm is compared with others, not itself.");
+        }
+        List<RecipeView> recipes =
+                edit.recipeIds().stream().map(nursery::recipe).toList();
+        List<TrialView.TrialPlaceEdit> places = places(edit, nursery);
+        long seed = edit.seed() == null ? random.nextInt(Integer.MAX_VALUE) : edit.seed();
+        TrialAllocation deal = TrialAllocation.of(
+                places.stream().map(TrialView.TrialPlaceEdit::motherId).toList(), recipes.size(), seed);
+        TrialRow row = TrialRow.fresh();
+        row.name = edit.name().strip();
+        row.question = edit.question().strip();
+        row.share = edit.size().share();
+        row.otherShare = edit.size().otherShare();
+        row.significance = edit.size().significance();
+        row.power = edit.size().power();
+        row.perArm = perArm(edit.size());
+        row.seed = seed;
+        row.madeBy = person.fullName();
+        row.madeOn = nursery.today();
+        long id = trials.saveAndFlush(row).id();
+        for (int arm = 0; arm < recipes.size(); arm++) {
+            RecipeView recipe = recipes.get(arm);
+            jdbc.update("insert into trial_arm values (?, ?, ?, ?)", id, arm, recipe.id(), recipe.number());
+        }
+        List<Object[]> rows = new ArrayList<>();
+        for (int i = 0; i < places.size(); i++) {
+            TrialView.TrialPlaceEdit place = places.get(i);
+            rows.add(new Object[] {
+                id, i + 1, place.motherId(), place.limbId(), deal.arms().get(i)
+            });
+        }
+        jdbc.batchUpdate(
+                "insert into trial_slot (trial_id, position, mother_id, limb_id, arm) values (?, ?, ?, ?, ?)", rows);
+        return page(row);
+    }
+
+    /** One entry a place, in the order in which they were listed. */
+    private List<TrialView.TrialPlaceEdit> places(TrialView.TrialEdit edit, NurserySnapshot nursery) {
+        List<TrialView.TrialPlaceEdit> all = new ArrayList<>();
+        for (int i = 0; i < edit.places().size(); i++) {
+            TrialView.TrialPlaceEdit place = edit.places().get(i);
+            MotherView mother = nursery.mother(place.motherId());
+            String field = "places[" + i + "].";
+            if (!mother.inUse()) {
+                throw ProblemException.invalid(
+                        field + "motherId", mother.code(), "a mother in use", "This one is no longer used.");
+            }
+            Long limbId = place.limbId();
+            if (limbId != null) {
+                LimbView limb = limbs.one(limbId);
+                if (!limb.motherId().equals(place.motherId()) || !limb.stands()) {
+                    throw ProblemException.invalid(
+                            field + "limbId",
+                            limb.name(),
+                            "a limb that stands on " + mother.code(),
+                            "This limb is on another mother, or gone.");
+                }
+            }
+            all.addAll(Collections.nCopies(place.count(), place));
+        }
+        if (all.size() < edit.recipeIds().size() || all.size() > MOST_PLACES) {
+            throw ProblemException.invalid(
+                    "places",
+                    all.size(),
+                    "from " + edit.recipeIds().size() + " to " + MOST_PLACES + " places",
+                    "List at least one place for each arm.");
+        }
+        return all;
+    }
+
+    @Transactional
+    TrialView.TrialPage close(long id, long version) {
+        TrialRow row = trial(id);
+        if (version != row.version || row.closedOn != null) {
+            throw ProblemException.conflict(
+                    "Somebody was quicker", "The trial was changed meanwhile.", Map.of("current", page(row)));
+        }
+        row.closedOn = snapshots.take().today();
+        trials.saveAndFlush(row);
+        return page(row);
+    }
+
+    private TrialRow trial(long id) {
+        return trials.findById(id).orElseThrow(() -> ProblemException.notFound("trial", id));
+    }
+
+    private TrialView.TrialPage page(TrialRow row) {
+        NurserySnapshot nursery = snapshots.take();
+        List<TrialSlots.Slot> places = slots.ofTrial(row.id());
+        TrialView.TrialLine line = line(row, places, nursery);
+        return new TrialView.TrialPage(
+                line,
+                new TrialView.SizeQuery(row.share, row.otherShare, row.significance, row.power),
+                row.seed,
+                row.madeBy,
+                words.remarks(line),
+                places.stream().map(slot -> place(slot, nursery)).toList(),
+                row.version);
+    }
+
+    private static TrialView.TrialSlotView place(TrialSlots.Slot slot, NurserySnapshot nursery) {
+        Long actual = slot.actualRecipe();
+        return new TrialView.TrialSlotView(
+                slot.id(),
+                slot.position(),
+                slot.motherId(),
+                nursery.mother(slot.motherId()).code(),
+                slot.limbId(),
+                slot.limb(),
+                slot.arm(),
+                slot.code(),
+                actual == null ? null : nursery.recipe(actual).name());
+    }
+
+    private TrialView.TrialLine line(TrialRow row, List<TrialSlots.Slot> places, NurserySnapshot nursery) {
+        List<TrialView.ArmView> arms = new ArrayList<>();
+        List<Map<String, Object>> kept = jdbc.queryForList(
+                "select number, recipe_id, recipe_number from trial_arm where trial_id = ? order by number", row.id());
+        for (Map<String, Object> arm : kept) {
+            int number = ((Number) arm.get("number")).intValue();
+            RecipeView recipe = nursery.recipe(((Number) arm.get("recipe_id")).longValue());
+            RecipeView first = nursery.recipe(((Number) kept.get(0).get("recipe_id")).longValue());
+            List<TrialSlots.Slot> dealt =
+                    places.stream().filter(slot -> slot.arm() == number).toList();
+            arms.add(new TrialView.ArmView(
+                    number,
+                    TrialSlots.letter(number),
+                    key(recipe.id()),
+                    ((Number) arm.get("recipe_number")).intValue(),
+                    recipe.name(),
+                    differences(first, recipe),
+                    dealt.size(),
+                    (int) dealt.stream().filter(Trials::isAsDealt).count(),
+                    (int) dealt.stream()
+                            .filter(slot -> slot.code() != null && !isAsDealt(slot))
+                            .count()));
+        }
+        return new TrialView.TrialLine(
+                row.id(),
+                row.name,
+                row.question,
+                arms,
+                places.size(),
+                (int) places.stream().filter(slot -> slot.code() != null).count(),
+                row.perArm,
+                row.madeOn,
+                row.closedOn);
+    }
+
+    private static boolean isAsDealt(TrialSlots.Slot slot) {
+        return Long.valueOf(slot.assignedRecipe()).equals(slot.actualRecipe());
+    }
+
+    static Set<RecipeDifference> differences(RecipeView first, RecipeView other) {
+        return RecipeDifference.between(first.recipe(), first.school(), other.recipe(), other.school());
+    }
+
+    /** What these recipes as arms would have to be told. */
+    @Transactional(readOnly = true)
+    List<String> compare(List<Long> recipeIds) {
+        NurserySnapshot nursery = snapshots.take();
+        List<RecipeView> recipes = recipeIds.stream().map(nursery::recipe).toList();
+        List<String> said = new ArrayList<>();
+        for (RecipeView other : recipes.subList(Math.min(1, recipes.size()), recipes.size())) {
+            said.add(words.difference(recipes.get(0).name(), other.name(), differences(recipes.get(0), other)));
+        }
+        return said;
+    }
+
+    private static long key(@Nullable Long id) {
+        return id == null ? 0 : id;
+    }
+}

@@ -1,0 +1,5 @@
+/** What works here: trials. */
+@NullMarked
+package org.kindgirdle.server.learn;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,51 @@
+package org.kindgirdle.server.set;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A batch that is to be set on a day. */
+@Entity
+@Table(name = "planned_batch")
+class PlannedBatchRow {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    @Nullable
+    Long id;
+
+    LocalDate forDay = LocalDate.EPOCH;
+    long motherId;
+    long recipeId;
+
+    /** as it will be sent, as JSON */
+    String request = "";
+
+    String madeBy = "";
+    LocalDate madeOn = LocalDate.EPOCH;
+
+    /** that it became; null while it is not set */
+    @Nullable
+    UUID batchId;
+
+    boolean dropped;
+
+    @Version
+    long version;
+
+    protected PlannedBatchRow() {}
+
+    static PlannedBatchRow fresh() {
+        return new PlannedBatchRow();
+    }
+
+    boolean isOpen() {
+        return batchId == null && !dropped;
+    }
+}

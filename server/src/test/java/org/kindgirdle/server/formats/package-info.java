@@ -1,0 +1,4 @@
+@NullMarked
+package org.kindgirdle.server.formats;
+
+import org.jspecify.annotations.NullMarked;

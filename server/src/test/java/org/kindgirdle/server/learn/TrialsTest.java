@@ -1,0 +1,276 @@
+package org.kindgirdle.server.learn;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.kindgirdle.server.harness.TestNursery.TODAY;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.kindgirdle.server.harness.Client;
+import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.TestNursery;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(NurseryExtension.class)
+class TrialsTest {
+
+    private final TestNursery nursery;
+    private final long film;
+    private final long clear;
+    private final long pod;
+    private final long one;
+    private final long two;
+    private static int trials;
+
+    TrialsTest(TestNursery nursery) {
+        this.nursery = nursery;
+        this.film = recipe("TIED_FILM", "FOIL", 3000);
+        this.clear = recipe("TIED_FILM", "CLEAR", 3000);
+        this.pod = recipe("HINGED_POD", "CLEAR", 8000);
+        this.one = nursery.mother("CYDOBL", nursery.field());
+        this.two = nursery.mother("CYDOBL", nursery.tunnel());
+    }
+
+    @Test
+    void places_are_dealt_evenly_on_each_mother_and_the_same_seed_deals_them_the_same() {
+        long limb = nursery.limb(one, "south limb", 22, "ONE_TWO", 20, 40);
+        JsonNode trial = begin(7L, place(one, limb, 3).and(one, null, 5).and(two, null, 7));
+        assertThat(trial.path("seed").asLong()).isEqualTo(7);
+        assertThat(trial.path("places")).hasSize(15);
+        assertThat(trial.at("/places/0/limb").asString()).isEqualTo("south limb");
+        for (long mother : List.of(one, two)) {
+            long first = dealt(trial, mother, 0).size();
+            long second = dealt(trial, mother, 1).size();
+            assertThat(Math.abs(first - second)).isLessThanOrEqualTo(1);
+        }
+        JsonNode again = begin(7L, place(one, limb, 3).and(one, null, 5).and(two, null, 7));
+        assertThat(arms(again)).isEqualTo(arms(trial));
+        JsonNode drawn = begin(null, place(one, null, 8).and(two, null, 7));
+        assertThat(drawn.path("seed").isIntegralNumber()).isTrue();
+        assertThat(nursery.viewer().get("/api/v1/trials").expect(200).body().size())
+                .isGreaterThanOrEqualTo(3);
+    }
+
+    @Test
+    void what_was_dealt_and_what_was_done_are_both_kept() {
+        JsonNode trial = begin(1L, place(one, null, 6));
+        List<Long> first = dealt(trial, one, 0);
+        List<String> codes = new ArrayList<>();
+        set(film, first, "asked for by the test")
+                .expect(201)
+                .body()
+                .path("codes")
+                .forEach(code -> codes.add(code.asString()));
+        // the other arm's places with the wrong recipe: a warning, that asks for a reason
+        List<Long> second = dealt(trial, one, 1);
+        assertThat(set(pod, second, "").expect(400).fields()).contains("reason");
+        set(pod, second, "the film had run out").expect(201);
+        JsonNode page = nursery.grower()
+                .get("/api/v1/trials/" + trial.at("/line/id").asLong())
+                .body();
+        assertThat(page.at("/line/arms/0/set").asInt()).isEqualTo(3);
+        assertThat(page.at("/line/arms/1/set").asInt()).isZero();
+        assertThat(page.at("/line/arms/1/setOtherwise").asInt()).isEqualTo(3);
+        assertThat(page.path("remarks").toString()).contains("Set otherwise than dealt: 3");
+        JsonNode of = nursery.grower()
+                .get("/api/v1/layers/" + codes.get(0) + "/trial")
+                .expect(200)
+                .body();
+        assertThat(of.path("arm").asString()).isEqualTo("A");
+        assertThat(of.path("asAssigned").asBoolean()).isTrue();
+        // a place that is taken is taken
+        Client.Answer taken = set(film, first, "again").expect(400);
+        assertThat(taken.fields().get(0)).isEqualTo("rows[0].trialSlotId");
+        assertThat(taken.body().at("/violations/0/message").asString()).contains("stands there already");
+        String plain = nursery.set(two, TODAY, 1).get(0);
+        nursery.grower().get("/api/v1/layers/" + plain + "/trial").expect(204);
+    }
+
+    @Test
+    void arms_that_differ_in_more_than_one_thing_are_told() {
+        String differences = nursery.grower()
+                .get("/api/v1/recipe-differences?recipes=" + film + "," + clear + "," + pod)
+                .expect(200)
+                .body()
+                .toString();
+        assertThat(differences).contains("in one thing: the cover", "in 3 things: the hormone, the wrap, the cover");
+        Map<String, Object> edit = edit(3L, place(one, null, 6));
+        edit.put("recipeIds", List.of(film, pod));
+        JsonNode trial =
+                nursery.grower().post("/api/v1/trials", edit).expect(201).body();
+        assertThat(trial.path("remarks").toString()).contains("you will not know which", "would be needed");
+    }
+
+    /** Fleiss, Levin and Paik: 90 against 70 of a hundred take 72 in each arm, corrected for continuity. */
+    @Test
+    void numbers_for_a_difference_that_matters_are_reckoned() {
+        JsonNode size = nursery.grower()
+                .get("/api/v1/trial-sizes?share=0.9&otherShare=0.7&arms=3")
+                .expect(200)
+                .body();
+        assertThat(size.path("perArm").asInt()).isEqualTo(72);
+        assertThat(size.path("inAll").asInt()).isEqualTo(216);
+        assertThat(size.path("sentence").asString()).contains("72 layers in each arm", "70%", "90%");
+        assertThat(nursery.grower()
+                        .get("/api/v1/trial-sizes?share=0.7&otherShare=0.7")
+                        .expect(400)
+                        .fields())
+                .containsExactly("otherShare");
+    }
+
+    @Test
+    void a_trial_that_is_none_is_refused_and_nothing_is_written() {
+        int before = count();
+        Map<String, Object> twice = edit(1L, place(one, null, 6));
+        twice.put("recipeIds", List.of(film, film));
+        assertThat(nursery.grower().post("/api/v1/trials", twice).expect(400).fields())
+                .containsExactly("recipeIds");
+        assertThat(nursery.grower()
+                        .post("/api/v1/trials", edit(1L, place(one, null, 1)))
+                        .expect(400)
+                        .fields())
+                .containsExactly("places");
+        long limb = nursery.limb(two, "low limb", 20, "ONE_TWO", 20, 40);
+        assertThat(nursery.grower()
+                        .post("/api/v1/trials", edit(1L, place(one, limb, 4)))
+                        .expect(400)
+                        .fields())
+                .containsExactly("places[0].limbId");
+        nursery.viewer().post("/api/v1/trials", edit(1L, place(one, null, 4))).expect(403);
+        assertThat(count()).isEqualTo(before);
+    }
+
+    @Test
+    void a_trial_is_closed_once() {
+        JsonNode trial = begin(1L, place(one, null, 4));
+        String path = "/api/v1/trials/" + trial.at("/line/id").asLong() + "/closing";
+        Map<String, Object> version = Map.of("version", trial.path("version").asLong());
+        assertThat(nursery.grower()
+                        .post(path, version)
+                        .expect(200)
+                        .body()
+                        .at("/line/closedOn")
+                        .asString())
+                .isEqualTo(TODAY.toString());
+        nursery.grower().post(path, version).expect(409);
+        nursery.grower().post("/api/v1/trials/999999/closing", version).expect(404);
+    }
+
+    private int count() {
+        Integer rows = nursery.sql()
+                .queryForObject(
+                        "select (select count(*) from trial) + (select count(*) from trial_slot)", Integer.class);
+        return rows == null ? 0 : rows;
+    }
+
+    private Client.Answer set(long recipe, List<Long> slots, String reason) {
+        Map<String, Object> batch = new HashMap<>(nursery.batch(one, TODAY, 1));
+        batch.put("recipeId", recipe);
+        batch.put("reason", reason);
+        batch.put(
+                "rows",
+                slots.stream()
+                        .map(slot -> {
+                            Map<String, Object> row = new HashMap<>(TestNursery.row(18));
+                            row.put("trialSlotId", slot);
+                            return row;
+                        })
+                        .toList());
+        return nursery.grower().post("/api/v1/batches", batch);
+    }
+
+    private JsonNode begin(@Nullable Long seed, Places places) {
+        return nursery.grower()
+                .post("/api/v1/trials", edit(seed, places))
+                .expect(201)
+                .body();
+    }
+
+    private Map<String, Object> edit(@Nullable Long seed, Places places) {
+        trials++;
+        Map<String, Object> edit = new HashMap<>(Map.of(
+                "name", "Foil or none " + trials,
+                "question", "Does foil keep the ball cool enough to root more of them?",
+                "recipeIds", List.of(film, clear),
+                "size", Map.of("share", .7, "otherShare", .9, "significance", .05, "power", .8),
+                "places", places.all()));
+        if (seed != null) {
+            edit.put("seed", seed);
+        }
+        return edit;
+    }
+
+    /** Places as they are listed. */
+    private record Places(List<Map<String, Object>> all) {
+
+        Places and(long mother, @Nullable Long limb, int count) {
+            Map<String, Object> place = new HashMap<>(Map.of("motherId", mother, "count", count));
+            place.put("limbId", limb);
+            List<Map<String, Object>> more = new ArrayList<>(all);
+            more.add(place);
+            return new Places(more);
+        }
+    }
+
+    private static Places place(long mother, @Nullable Long limb, int count) {
+        return new Places(List.of()).and(mother, limb, count);
+    }
+
+    private static List<Long> dealt(JsonNode trial, long mother, int arm) {
+        return trial.path("places")
+                .valueStream()
+                .filter(place -> place.path("motherId").asLong() == mother
+                        && place.path("arm").asInt() == arm)
+                .map(place -> place.path("slotId").asLong())
+                .toList();
+    }
+
+    private static List<Integer> arms(JsonNode trial) {
+        return trial.path("places")
+                .valueStream()
+                .map(place -> place.path("arm").asInt())
+                .toList();
+    }
+
+    private long recipe(String wrap, String cover, int ppm) {
+        trials++;
+        return nursery.owner()
+                .post(
+                        "/api/v1/recipes",
+                        Map.of(
+                                "name",
+                                wrap + " " + cover + " " + trials,
+                                "school",
+                                "IN_LEAF",
+                                "recipe",
+                                Map.of(
+                                        "method",
+                                        "AIR",
+                                        "wound",
+                                        "RING_SCRAPED",
+                                        "hormonePpm",
+                                        ppm,
+                                        "medium",
+                                        "MOSS",
+                                        "wrap",
+                                        wrap,
+                                        "cover",
+                                        cover,
+                                        "containerG",
+                                        0,
+                                        "containerMl",
+                                        0),
+                                "number",
+                                0,
+                                "version",
+                                0))
+                .expect(201)
+                .body()
+                .path("id")
+                .asLong();
+    }
+}

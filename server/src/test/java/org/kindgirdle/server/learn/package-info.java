@@ -1,0 +1,4 @@
+@NullMarked
+package org.kindgirdle.server.learn;
+
+import org.jspecify.annotations.NullMarked;

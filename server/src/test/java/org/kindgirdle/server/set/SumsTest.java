@@ -1,0 +1,259 @@
+package org.kindgirdle.server.set;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.kindgirdle.server.harness.Client;
+import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.TestNursery;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+@ExtendWith(NurseryExtension.class)
+class SumsTest {
+
+    /** One in a million. */
+    private static final double PERCENT = 1e-4;
+
+    private final TestNursery nursery;
+
+    SumsTest(TestNursery nursery) {
+        this.nursery = nursery;
+    }
+
+    @Test
+    void hormone_sums_agree_with_the_worked_rows() throws IOException {
+        for (Map<String, String> row : rows("hormone_mix")) {
+            Map<String, Object> query = new HashMap<>(Map.of(
+                    "stock", "LIQUID",
+                    "stockPpm", number(row, "stock_ppm"),
+                    "targetPpm", number(row, "target_ppm"),
+                    "volumeMl", number(row, "volume_ml")));
+            JsonNode liquid = ask("hormone", query);
+            near(liquid, "stockMl", row, "stock_ml");
+            near(liquid, "diluentMl", row, "diluent_ml");
+            query.put("stock", "SOLID");
+            query.put("purityPercent", 100 * number(row, "purity"));
+            near(ask("hormone", query), "solidMg", row, "solid_mg");
+        }
+    }
+
+    @Test
+    void rings_and_balls_agree_with_the_worked_rows() throws IOException {
+        for (Map<String, String> row : rows("ring_and_ball")) {
+            Map<String, Object> query = ball();
+            query.put("diameterMm", number(row, "diameter_mm"));
+            query.put("bridgesReadily", Boolean.valueOf(row.get("bridges_readily")));
+            query.put("bridgedBefore", Boolean.valueOf(row.get("bridged_before")));
+            query.put("layers", 3);
+            JsonNode answer = ask("ball", query);
+            near(answer.path("ball"), "ringMm", row, "ring_mm");
+            near(answer.path("ball"), "ballLengthMm", row, "ball_length_mm");
+            near(answer.path("ball"), "ballDiameterMm", row, "ball_diameter_mm");
+            near(answer.path("ball"), "mediumMl", row, "medium_ml");
+            near(answer.path("ball"), "filmCm2", row, "film_cm2");
+            assertThat(answer.path("mediumMl").asDouble())
+                    .isCloseTo(3 * number(row, "medium_ml"), withinPercentage(PERCENT));
+            assertThat(answer.path("ties").asInt()).isEqualTo(6);
+        }
+    }
+
+    @Test
+    void the_load_of_a_typed_branch_is_reckoned_in_words() {
+        Map<String, Object> query = ball();
+        query.put("diameterMm", "1/2 in");
+        query.put("fromUnionMm", "8 ft");
+        query.put("leanDeg", 80);
+        JsonNode heavy = ask("ball", query);
+        assertThat(heavy.at("/load/verdict").asString()).isNotEqualTo("FINE");
+        assertThat(heavy.path("loadSentence").asString()).contains("of what the limb bears", "prop");
+        query.put("fromUnionMm", 0);
+        assertThat(ask("ball", query).path("loadSentence").asString()).contains("no prop");
+    }
+
+    @Test
+    void what_cannot_be_says_what_to_do() {
+        Map<String, Object> weak = Map.of("stock", "LIQUID", "stockPpm", 1000, "targetPpm", "0.3 %", "volumeMl", 50);
+        Client.Answer refused =
+                nursery.viewer().post("/api/v1/sums/hormone", weak).expect(400);
+        assertThat(refused.fields()).containsExactly("targetPpm");
+        assertThat(refused.body().at("/violations/0/message").asString()).contains("take a stronger stock");
+        assertThat(refused.body().at("/violations/0/allowed").asString()).contains("1000 ppm");
+        for (Map<String, Object> empty : List.<Map<String, Object>>of(
+                Map.of("stock", "LIQUID", "stockPpm", 0, "targetPpm", 0, "volumeMl", 50),
+                Map.of("stock", "SOLID", "targetPpm", 1000, "volumeMl", 50))) {
+            assertThat(nursery.viewer()
+                            .post("/api/v1/sums/hormone", empty)
+                            .expect(400)
+                            .body()
+                            .at("/violations/0/message")
+                            .asString())
+                    .contains("label");
+        }
+        Map<String, Object> nothing = ball();
+        nothing.put("diameterMm", 0);
+        assertThat(nursery.viewer()
+                        .post("/api/v1/sums/ball", nothing)
+                        .expect(400)
+                        .fields())
+                .containsExactly("diameterMm");
+    }
+
+    @Test
+    void the_band_says_what_too_strong_does() {
+        Map<String, Object> query = new HashMap<>(Map.of(
+                "stock",
+                "LIQUID",
+                "stockPpm",
+                20_000,
+                "targetPpm",
+                15_000,
+                "volumeMl",
+                50,
+                "speciesCode",
+                "CYDOBL",
+                "wood",
+                "ONE_TWO"));
+        JsonNode strong = ask("hormone", query).path("band");
+        assertThat(strong.path("fit").asString()).isEqualTo("ABOVE");
+        assertThat(strong.path("sentence").asString()).contains("holds roots back");
+        query.put("targetPpm", strong.path("highPpm").asDouble());
+        assertThat(ask("hormone", query).at("/band/fit").asString()).isEqualTo("IN_BAND");
+    }
+
+    @Test
+    void the_houses_pods_and_mixes_and_hormones_are_reckoned_with() {
+        ObjectNode supplies =
+                (ObjectNode) nursery.owner().get("/api/v1/supplies").expect(200).body();
+        assertThat(supplies.path("mixes")).hasSize(10);
+        assertThat(supplies.at("/mixes/MANURE_EARTH/ingredients/0/parts").asDouble())
+                .isEqualTo(3);
+        ((ObjectNode) supplies.path("mixes"))
+                .putPOJO(
+                        "COIR_PERLITE",
+                        Map.of(
+                                "ingredients",
+                                List.of(
+                                        Map.of("name", "Coir", "parts", 4, "swelling", 5),
+                                        Map.of("name", "Perlite", "parts", 1, "swelling", 1)),
+                                "additives",
+                                List.of(Map.of("name", "Root fungi", "perLitre", 2, "unit", "G"))));
+        supplies.putPOJO(
+                "containers",
+                List.of(
+                        pod("Narrow pod", 400, 15),
+                        pod("Small pod", 120, 60),
+                        pod("House pod", 380, 70),
+                        pod("Bucket", 4000, 200)));
+        nursery.grower().put("/api/v1/supplies", supplies).expect(403);
+        nursery.owner().put("/api/v1/supplies", supplies).expect(200);
+        Map<String, Object> query = ball();
+        query.put("diameterMm", 18);
+        List<String> fits = ask("ball", query)
+                .path("containers")
+                .valueStream()
+                .map(one -> one.path("name").asString() + " " + one.path("fit").asString())
+                .toList();
+        assertThat(fits)
+                .containsExactly(
+                        "Small pod TOO_SMALL", "House pod FITS", "Narrow pod NARROWER_THAN_LIMB", "Bucket TOO_LARGE");
+        JsonNode mix = ask("medium", Map.of("medium", "COIR_PERLITE", "mixMl", "10 L"));
+        assertThat(mix.at("/withHandlingMl").asDouble()).isCloseTo(11_500, withinPercentage(PERCENT));
+        assertThat(mix.at("/ingredients/0/wetLitres").asDouble()).isCloseTo(9.2, withinPercentage(PERCENT));
+        assertThat(mix.at("/ingredients/0/dryLitres").asDouble()).isCloseTo(1.84, withinPercentage(PERCENT));
+        assertThat(mix.at("/doses/0/amount").asDouble()).isCloseTo(23, withinPercentage(PERCENT));
+        assertThat(mix.path("moistureTest").asString()).contains("a drop or two");
+
+        assertThat(nursery.owner()
+                        .put("/api/v1/supplies", supplies)
+                        .expect(409)
+                        .body()
+                        .at("/current/containers"))
+                .hasSize(4);
+        supplies.put("version", supplies.path("version").asLong() + 1)
+                .putPOJO("containers", List.of(pod("Twin", 100, 50), pod("Twin", 200, 60)));
+        assertThat(nursery.owner().put("/api/v1/supplies", supplies).expect(400).fields())
+                .containsExactly("containers[1].name");
+    }
+
+    @Test
+    void a_cover_is_judged_for_its_place_and_weeks() {
+        Map<String, Object> query = new HashMap<>(
+                Map.of("placeId", nursery.field(), "speciesCode", "CYDOBL", "cover", "BLACK", "algae", false));
+        JsonNode summer = ask("cover", query);
+        assertThat(summer.path("reason").asString()).isEqualTo("SUN_OR_HEAT");
+        assertThat(summer.path("suits").asBoolean()).isFalse();
+        assertThat(summer.path("sentence").asString()).contains("foil or white, not black");
+        query.put("from", "2026-10-05");
+        assertThat(ask("cover", query).path("reason").asString()).isEqualTo("LATE_IN_THE_SEASON");
+        query.put("algae", true);
+        assertThat(ask("cover", query).path("reason").asString()).isEqualTo("ALGAE");
+    }
+
+    private JsonNode ask(String what, Map<String, Object> query) {
+        return nursery.viewer().post("/api/v1/sums/" + what, query).expect(200).body();
+    }
+
+    private static Map<String, Object> ball() {
+        return new HashMap<>(Map.of(
+                "diameterMm",
+                18,
+                "bridgesReadily",
+                false,
+                "bridgedBefore",
+                false,
+                "scraped",
+                true,
+                "medium",
+                "MOSS",
+                "containerG",
+                0,
+                "wood",
+                "ONE_TWO",
+                "fromUnionMm",
+                300,
+                "leanDeg",
+                20,
+                "layers",
+                1));
+    }
+
+    private static Map<String, Object> pod(String name, double ml, double acrossMm) {
+        return Map.of(
+                "name", name, "wrap", "HINGED_POD", "volumeMl", ml, "massG", 40, "lengthMm", 90, "acrossMm", acrossMm);
+    }
+
+    private static void near(JsonNode answer, String field, Map<String, String> row, String column) {
+        assertThat(answer.path(field).asDouble())
+                .as(row.toString())
+                .isCloseTo(number(row, column), withinPercentage(PERCENT));
+    }
+
+    private static double number(Map<String, String> row, String column) {
+        return Double.parseDouble(row.get(column));
+    }
+
+    private static List<Map<String, String>> rows(String file) throws IOException {
+        List<String> lines = Files.readAllLines(Path.of("../core/src/test/resources/vectors", file + ".csv"));
+        String[] head = lines.get(0).split(",");
+        List<Map<String, String>> rows = new ArrayList<>();
+        for (String line : lines.subList(1, lines.size())) {
+            String[] cells = line.split(",");
+            Map<String, String> row = new HashMap<>();
+            for (int i = 0; i < head.length; i++) {
+                row.put(head[i], cells[i]);
+            }
+            rows.add(row);
+        }
+        return rows;
+    }
+}

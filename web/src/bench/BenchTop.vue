@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, watch } from 'vue'
+import { api, type Schemas } from '@/shared/api/client'
+import Choice from '@/shared/ui/Choice.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
+import MotherPick from './MotherPick.vue'
+import type { BenchHead } from './useBench'
+
+/** What all rows of a batch have in common. */
+const head = defineModel<BenchHead>({ required: true })
+const props = defineProps<{
+  mothers: Schemas['MotherView'][]
+  species: Schemas['SpeciesView'][]
+  recipes: Schemas['RecipeView'][]
+}>()
+const { data: places } = useQuery({
+  queryKey: ['places'],
+  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
+})
+const { data: supplies } = useQuery({
+  queryKey: ['supplies'],
+  queryFn: () => api<Schemas['SuppliesView']>('GET', '/supplies'),
+})
+const { data: hands } = useQuery({
+  queryKey: ['hands'],
+  queryFn: () => api<Schemas['Hands']>('GET', '/hands'),
+})
+const recipeOptions = computed<[string, string][]>(() =>
+  props.recipes.map((one) => [String(one.id), one.name] as [string, string]),
+)
+const recipe = computed(() => props.recipes.find((one) => String(one.id) === head.value.recipeId))
+const hormones = computed<[string, string][]>(() => {
+  const kept = supplies.value?.hormones ?? []
+  if (!recipe.value?.recipe.hormonePpm || !kept.length) return []
+  return [
+    ['', 'Not said'],
+    ...kept.map((one) => [one.name, `${one.name}${one.lot ? `, lot ${one.lot}` : ''}`] as [string, string]),
+  ]
+})
+watch(
+  hands,
+  (known) => {
+    if (known && !head.value.hand) head.value.hand = known.mine
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <div
+    class="mt-4 grid gap-4 sm:grid-cols-2 xl:grid-cols-[minmax(0,2fr)_minmax(0,1.3fr)_minmax(0,1.2fr)_minmax(0,1.3fr)]"
+  >
+    <MotherPick v-model="head.motherId" :mothers="mothers" :species="species" :places="places ?? []" />
+    <PickOne v-model="head.recipeId" label="Recipe" :options="recipeOptions" />
+    <label class="grid content-start gap-1">
+      <span class="font-bold">Hand</span>
+      <input v-model="head.hand" class="input" list="hands" maxlength="60" autocomplete="off" />
+      <datalist id="hands">
+        <option v-for="one in hands?.known ?? []" :key="one" :value="one" />
+      </datalist>
+    </label>
+    <PickOne v-if="hormones.length" v-model="head.hormone" label="Hormone from" :options="hormones" />
+    <Choice
+      v-if="head.motherId"
+      v-model="head.shootBelow"
+      class="sm:col-span-2"
+      label="A live leafy shoot stays below every ring?"
+      :options="[
+        ['yes', 'Yes'],
+        ['no', 'No'],
+      ]"
+    />
+  </div>
+</template>

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import type { Schemas } from '@/shared/api/client'
+import { dayText } from '@/shared/dates'
+import { useSession } from '@/shared/session'
+import Field from '@/shared/ui/Field.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { toast } from '@/shared/ui/toasts'
+import { useCommand } from '@/shared/useCommand'
+import type { BatchBody } from './useBench'
+
+/** Keeps what stands on the bench for another day. */
+const props = defineProps<{ body: BatchBody }>()
+const emit = defineEmits<{ planned: [] }>()
+const session = useSession()
+const queries = useQueryClient()
+const { saving, problem, send, error } = useCommand<Schemas['Planned']>()
+const open = ref(false)
+const day = ref(session.today)
+
+async function plan(): Promise<void> {
+  const kept = await send('POST', '/planned-batches', { day: day.value, batch: props.body })
+  if (!kept) return
+  open.value = false
+  toast(`Planned for ${dayText(kept.day, session.today)}.`)
+  await queries.invalidateQueries({ queryKey: ['planned'] })
+  emit('planned')
+}
+</script>
+
+<template>
+  <button v-if="!open" type="button" class="btn" data-testid="plan" @click="open = true">
+    Plan it for a day
+  </button>
+  <div v-else class="grid gap-2">
+    <div class="flex flex-wrap items-end gap-2">
+      <Field
+        v-model="day"
+        label="To be set on"
+        type="date"
+        :error="error('day')"
+        @keydown.enter.prevent="plan"
+      />
+      <button type="button" class="btn" :disabled="saving" data-testid="save-plan" @click="plan">
+        Plan it
+      </button>
+      <button type="button" class="btn" @click="open = false">Back</button>
+    </div>
+    <ProblemNote :problem="problem" @retry="plan" />
+  </div>
+</template>

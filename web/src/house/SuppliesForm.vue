@@ -1,0 +1,285 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Schemas } from '@/shared/api/client'
+import { number, toSend, typed, unitOf } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import BothSides from '@/shared/ui/BothSides.vue'
+import Field from '@/shared/ui/Field.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { useCommand } from '@/shared/useCommand'
+import { capital, MEDIA, WRAPS } from '@/shared/words'
+
+/** Mixes, containers and hormones. */
+const props = defineProps<{ supplies: Schemas['SuppliesView'] }>()
+const emit = defineEmits<{ saved: []; close: [] }>()
+const session = useSession()
+const { saving, problem, stale, send, error } = useCommand<Schemas['SuppliesView']>()
+const version = ref(props.supplies.version)
+const units = session.units
+
+const medium = ref('COIR_PERLITE')
+const mixes = ref(
+  Object.fromEntries(
+    MEDIA.map(([code]) => {
+      const mix = props.supplies.mixes[code]!
+      return [
+        code,
+        {
+          ingredients: mix.ingredients.map((one) => ({
+            name: one.name,
+            parts: String(one.parts),
+            swelling: String(one.swelling),
+          })),
+          additives: mix.additives.map((one) => ({
+            name: one.name,
+            perLitre: String(one.perLitre),
+            unit: one.unit as string,
+          })),
+        },
+      ]
+    }),
+  ),
+)
+const containers = ref(
+  props.supplies.containers.map((one) => ({
+    name: one.name,
+    wrap: one.wrap as string,
+    volume: typed(one.volumeMl, 'volume', units),
+    mass: typed(one.massG, 'mass', units),
+    length: typed(one.lengthMm, 'length', units),
+    across: typed(one.acrossMm, 'length', units),
+  })),
+)
+const hormones = ref(
+  props.supplies.hormones.map((one) => ({
+    name: one.name,
+    form: one.form as string,
+    ppm: String(one.ppm),
+    lot: one.lot,
+    expiresOn: one.expiresOn ?? '',
+  })),
+)
+const KINDS = WRAPS.filter(([code]) => ['SLIT_BAG', 'VENTED_BAG', 'HINGED_POD', 'SPLIT_POT'].includes(code))
+const FORMS: [string, string][] = [
+  ['POWDER', 'Powder'],
+  ['GEL', 'Gel'],
+  ['LIQUID', 'Liquid'],
+]
+const DOSES: [string, string][] = [
+  ['G', 'g a litre'],
+  ['ML', 'mL a litre'],
+]
+const media = MEDIA.map(([code, name]): [string, string] => [code, capital(name)])
+
+async function save(): Promise<void> {
+  const saved = await send('PUT', '/supplies', {
+    mixes: Object.fromEntries(
+      Object.entries(mixes.value).map(([code, mix]) => [
+        code,
+        {
+          ingredients: mix.ingredients
+            .filter((one) => one.name.trim())
+            .map((one) => ({
+              name: one.name.trim(),
+              parts: number(one.parts),
+              swelling: number(one.swelling),
+            })),
+          additives: mix.additives
+            .filter((one) => one.name.trim())
+            .map((one) => ({ name: one.name.trim(), perLitre: number(one.perLitre), unit: one.unit })),
+        },
+      ]),
+    ),
+    containers: containers.value.map((one) => ({
+      name: one.name.trim(),
+      wrap: one.wrap,
+      volumeMl: toSend(one.volume, 'volume', units),
+      massG: toSend(one.mass, 'mass', units),
+      lengthMm: toSend(one.length, 'length', units),
+      acrossMm: toSend(one.across, 'length', units),
+    })),
+    hormones: hormones.value.map((one) => ({
+      name: one.name.trim(),
+      form: one.form,
+      ppm: toSend(one.ppm, 'concentration', units),
+      lot: one.lot.trim(),
+      expiresOn: one.expiresOn || null,
+    })),
+    version: version.value,
+  })
+  if (saved) emit('saved')
+}
+
+/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
+async function mineCounts(): Promise<void> {
+  if (!stale.value) return
+  version.value = stale.value.version
+  await save()
+}
+</script>
+
+<template>
+  <form class="panel grid gap-6" aria-label="Supplies" @submit.prevent="save">
+    <fieldset>
+      <legend class="font-bold">Mixes, by parts of volume</legend>
+      <div class="mt-2 max-w-sm"><PickOne v-model="medium" label="Mix" :options="media" /></div>
+      <div
+        v-for="(one, index) in mixes[medium]!.ingredients"
+        :key="`${medium}-${index}`"
+        class="mt-3 grid items-start gap-4 sm:grid-cols-[2fr_1fr_1fr_auto]"
+      >
+        <Field v-model="one.name" label="Ingredient" />
+        <Field
+          v-model="one.parts"
+          label="Parts"
+          inputmode="decimal"
+          :error="error(`mixes.${medium}.ingredients[${index}].parts`)"
+        />
+        <Field
+          v-model="one.swelling"
+          label="Swells"
+          hint="Wet litres from a dry one"
+          inputmode="decimal"
+          :error="error(`mixes.${medium}.ingredients[${index}].swelling`)"
+        />
+        <button
+          v-if="mixes[medium]!.ingredients.length > 1"
+          type="button"
+          class="link min-h-12 sm:mt-6"
+          @click="mixes[medium]!.ingredients.splice(index, 1)"
+        >
+          Take it out
+        </button>
+      </div>
+      <div
+        v-for="(one, index) in mixes[medium]!.additives"
+        :key="`${medium}-plus-${index}`"
+        class="mt-3 grid items-start gap-4 sm:grid-cols-[2fr_1fr_1fr_auto]"
+      >
+        <Field v-model="one.name" label="Additive" />
+        <Field
+          v-model="one.perLitre"
+          label="By its label"
+          inputmode="decimal"
+          :error="error(`mixes.${medium}.additives[${index}].perLitre`)"
+        />
+        <PickOne v-model="one.unit" label="Unit" :options="DOSES" />
+        <button
+          type="button"
+          class="link min-h-12 sm:mt-6"
+          @click="mixes[medium]!.additives.splice(index, 1)"
+        >
+          Take it out
+        </button>
+      </div>
+      <div class="mt-2 flex flex-wrap gap-4">
+        <button
+          type="button"
+          class="link min-h-10"
+          @click="mixes[medium]!.ingredients.push({ name: '', parts: '1', swelling: '1' })"
+        >
+          One more ingredient
+        </button>
+        <button
+          type="button"
+          class="link min-h-10"
+          @click="mixes[medium]!.additives.push({ name: '', perLitre: '', unit: 'G' })"
+        >
+          An additive
+        </button>
+      </div>
+    </fieldset>
+    <fieldset>
+      <legend class="font-bold">Pods, bags and pots</legend>
+      <div
+        v-for="(one, index) in containers"
+        :key="index"
+        class="mt-3 grid items-start gap-4 sm:grid-cols-2 lg:grid-cols-[2fr_1.4fr_1fr_1fr_1fr_1fr_auto]"
+      >
+        <Field v-model="one.name" label="Container" :error="error(`containers[${index}].name`)" />
+        <PickOne v-model="one.wrap" label="Kind" :options="KINDS" />
+        <Field
+          v-model="one.volume"
+          label="Holds"
+          :unit="unitOf('volume', units)"
+          :error="error(`containers[${index}].volumeMl`)"
+        />
+        <Field
+          v-model="one.mass"
+          label="Weighs"
+          :unit="unitOf('mass', units)"
+          :error="error(`containers[${index}].massG`)"
+        />
+        <Field
+          v-model="one.length"
+          label="Long"
+          :unit="unitOf('length', units)"
+          :error="error(`containers[${index}].lengthMm`)"
+        />
+        <Field
+          v-model="one.across"
+          label="Across"
+          :unit="unitOf('length', units)"
+          :error="error(`containers[${index}].acrossMm`)"
+        />
+        <button type="button" class="link min-h-12 lg:mt-6" @click="containers.splice(index, 1)">
+          Take it out
+        </button>
+      </div>
+      <button
+        type="button"
+        class="link mt-2 min-h-10"
+        @click="
+          containers.push({ name: '', wrap: 'HINGED_POD', volume: '', mass: '', length: '', across: '' })
+        "
+      >
+        One more container
+      </button>
+    </fieldset>
+    <fieldset>
+      <legend class="font-bold">Hormones</legend>
+      <div
+        v-for="(one, index) in hormones"
+        :key="index"
+        class="mt-3 grid items-start gap-4 sm:grid-cols-2 lg:grid-cols-[2fr_1fr_1fr_1fr_1.4fr_auto]"
+      >
+        <Field v-model="one.name" label="Pack" :error="error(`hormones[${index}].name`)" />
+        <PickOne v-model="one.form" label="Form" :options="FORMS" />
+        <Field
+          v-model="one.ppm"
+          label="IBA"
+          unit="ppm"
+          hint="Or in %"
+          :error="error(`hormones[${index}].ppm`)"
+        />
+        <Field v-model="one.lot" label="Lot" />
+        <Field
+          v-model="one.expiresOn"
+          label="Good until"
+          type="date"
+          :error="error(`hormones[${index}].expiresOn`)"
+        />
+        <button type="button" class="link min-h-12 lg:mt-6" @click="hormones.splice(index, 1)">
+          Take it out
+        </button>
+      </div>
+      <button
+        type="button"
+        class="link mt-2 min-h-10"
+        @click="hormones.push({ name: '', form: 'POWDER', ppm: '', lot: '', expiresOn: '' })"
+      >
+        One more pack
+      </button>
+    </fieldset>
+    <ProblemNote :problem="problem" @retry="save" />
+    <BothSides v-if="stale" @mine="mineCounts"
+      >{{ stale.containers.length }} containers and {{ stale.hormones.length }} hormones, and what is in the
+      mixes</BothSides
+    >
+    <div class="flex gap-2">
+      <button class="btn btn-main" :disabled="saving" data-testid="save-supplies">Save the supplies</button>
+      <button type="button" class="btn" @click="emit('close')">Back</button>
+    </div>
+  </form>
+</template>

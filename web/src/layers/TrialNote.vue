@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { api, type Schemas } from '@/shared/api/client'
+
+/** The trial that a layer is part of, if any. */
+const props = defineProps<{ code: string }>()
+const { data: trial } = useQuery({
+  queryKey: ['layers', props.code, 'trial'],
+  queryFn: async () =>
+    (await api<Schemas['OfLayer'] | undefined>('GET', `/layers/${props.code}/trial`)) ?? null,
+})
+</script>
+
+<template>
+  <p v-if="trial" class="basis-full text-muted" data-testid="trial">
+    Part of the trial
+    <RouterLink class="link" :to="{ name: 'trial', params: { id: String(trial.trialId) } }">{{
+      trial.trial
+    }}</RouterLink>, dealt arm {{ trial.arm }} ({{ trial.assigned }})<template v-if="!trial.asAssigned">
+      and set with another recipe</template
+    >.
+  </p>
+</template>
