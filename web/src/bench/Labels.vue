@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
+import { fetchFile } from '@/shared/api/file'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -136,12 +137,8 @@ watch(grid, (at) => {
 async function open(): Promise<void> {
   problem.value = null
   try {
-    const answer = await fetch(`/api/v1${address.value}`)
-    if (answer.ok) {
-      window.open(`/api/v1${address.value}`, '_blank', 'noopener')
-      return
-    }
-    await api('GET', address.value)
+    await fetchFile(address.value)
+    window.open(`/api/v1${address.value}`, '_blank', 'noopener')
   } catch (failure) {
     problem.value = failure
   }

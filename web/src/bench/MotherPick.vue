@@ -43,6 +43,12 @@ const found = computed(() => {
 const isCode = computed(() => !found.value.length && looksLikeCode(typed.value))
 const shown = (value: unknown) => inUse.value.find((one) => one.id === value)?.text ?? ''
 
+/** What is typed next takes the place of what stands there, and is looked for among all. */
+function begin(event: FocusEvent): void {
+  typed.value = ''
+  ;(event.target as HTMLInputElement).select()
+}
+
 async function choose(chosen: string): Promise<void> {
   trouble.value = ''
   if (chosen !== LOOK_UP) id.value = chosen
@@ -81,7 +87,7 @@ async function lookUp(text: string): Promise<void> {
             :display-value="shown"
             :aria-invalid="trouble ? 'true' : undefined"
             @change="typed = $event.target.value"
-            @focus="typed = ''"
+            @focus="begin"
           />
           <button type="button" class="btn shrink-0" data-testid="scan" @click="scanning = true">Scan</button>
         </div>

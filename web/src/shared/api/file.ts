@@ -1,14 +1,19 @@
 import { cookie, Problem, type Violation } from './client'
 
-/** Asks for a document that is made from what is sent. */
-export async function fetchFile(path: string, body: unknown): Promise<Blob> {
+/** Asks for a document; with a body, for one that is made from it. */
+export async function fetchFile(path: string, body?: unknown): Promise<Blob> {
   let response: Response
   try {
-    response = await fetch(`/api/v1${path}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
-      body: JSON.stringify(body),
-    })
+    response = await fetch(
+      `/api/v1${path}`,
+      body === undefined
+        ? {}
+        : {
+            method: 'POST',
+            headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
+            body: JSON.stringify(body),
+          },
+    )
   } catch {
     throw new Problem(0, 'No connection', 'The server can’t be reached: try again.')
   }

@@ -35,27 +35,27 @@ class LoadRun {
         try (RunningApplication application = RunningApplication.demo()) {
             Client owner = application.api("maren");
             season(application);
-            say("10-year weather file, the demo's layers", importYears(owner, 3));
+            Measured.say("10-year weather file, the demo's layers", importYears(owner, 3));
             long began = System.nanoTime();
             fill(application, owner);
-            say(LIVE + " layers set in batches of " + BATCH, since(began));
-            say("10-year weather file, " + LIVE + " live layers: the request", importYears(owner, 5));
+            Measured.say(LIVE + " layers set in batches of " + BATCH, Measured.since(began));
+            Measured.say("10-year weather file, " + LIVE + " live layers: the request", importYears(owner, 5));
             began = System.nanoTime();
             awaitReckoning(owner);
-            say("  and the pass over them after it", since(began));
+            Measured.say("  and the pass over them after it", Measured.since(began));
             began = System.nanoTime();
             owner.get("/api/v1/layers?limit=100").expect(200);
-            say("a list of 100 of them", since(began));
+            Measured.say("a list of 100 of them", Measured.since(began));
             JsonNode rules = owner.get("/api/v1/house-rules").body();
             began = System.nanoTime();
             owner.post(
                             "/api/v1/house-rules/previews",
                             Map.of("number", rules.path("number").asInt(), "values", Map.of("next.establish", 50)))
                     .expect(200);
-            say("what another house rule would move", since(began));
+            Measured.say("what another house rule would move", Measured.since(began));
             began = System.nanoTime();
             owner.get("/api/v1/stock").expect(200);
-            say("the stock", since(began));
+            Measured.say("the stock", Measured.since(began));
         }
     }
 
@@ -71,7 +71,7 @@ class LoadRun {
         JsonNode done = owner.post("/api/v1/weather/imports", Map.of("csv", csv.toString(), "replace", true))
                 .expect(200)
                 .body();
-        double seconds = since(began);
+        double seconds = Measured.since(began);
         System.out.println("  " + done);
         return seconds;
     }
@@ -157,7 +157,7 @@ class LoadRun {
                 Object drawn = page.evaluate("() => { const all = performance.getEntriesByType('resource')"
                         + ".filter((one) => one.name.includes('/season?'));"
                         + " return all.length ? drawn - all[all.length - 1].responseEnd : -1 }");
-                say(
+                Measured.say(
                         "Season drawn after its data, "
                                 + page.locator("[data-species]").count() + " species",
                         ((Number) drawn).doubleValue() / 1000);
@@ -171,13 +171,5 @@ class LoadRun {
             System.out.println(
                     "Dragging by 120 days, tasks over 50 ms: " + page.evaluate("() => JSON.stringify(tasks)"));
         }
-    }
-
-    private static double since(long began) {
-        return (System.nanoTime() - began) / 1e9;
-    }
-
-    private static void say(String what, double seconds) {
-        System.out.printf("%-70s %8.2f s%n", what, seconds);
     }
 }

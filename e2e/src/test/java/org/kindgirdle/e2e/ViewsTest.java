@@ -33,6 +33,11 @@ class ViewsTest {
     @CsvSource({
         "/, Friday’s round",
         "/bench, Set layers",
+        "/bench/sums, Sums",
+        "/bench/shopping, Shopping list",
+        "/bench/labels, Labels",
+        "/bench/trials, Trials",
+        "/bench/trials/1, Foil or clear",
         "/layers, Layers",
         "/layers/WJY-PD, WJY-PD",
         "/layers/YRF-DJ, YRF-DJ",
@@ -60,8 +65,9 @@ class ViewsTest {
     @Test
     void openFormsAreSoundToo() {
         desk.open("/house");
-        for (String button :
-                new String[] {"Add a place", "Add a recipe", "Edit quince", "Add a species", "Edit the prices"}) {
+        for (String button : new String[] {
+            "Add a place", "Add a recipe", "Edit quince", "Add a species", "Edit the prices", "Edit the supplies"
+        }) {
             desk.button(button).click();
             assertThat(desk.axe()).as(button).isEmpty();
             desk.button("Back").last().click();
@@ -75,6 +81,17 @@ class ViewsTest {
         desk.open("/season");
         desk.button("Read it as a table").click();
         desk.see("start-words").getByText("Why").click();
+        assertThat(desk.axe()).isEmpty();
+        desk.open("/bench/trials");
+        desk.tap("begin-trial");
+        assertThat(desk.axe()).isEmpty();
+        desk.open("/bench?mother=1");
+        desk.field("Diameter").fill("18");
+        assertThat(desk.see("checklist")).isVisible();
+        desk.list("Mother").fill("wal");
+        assertThat(desk.page().getByRole(AriaRole.OPTION).first()).isVisible();
+        assertThat(desk.axe()).isEmpty();
+        desk.tap("plan");
         assertThat(desk.axe()).isEmpty();
         desk.open("/stock");
         desk.tap("add-mother");

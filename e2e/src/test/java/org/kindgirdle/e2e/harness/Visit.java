@@ -22,6 +22,7 @@ public final class Visit implements AutoCloseable {
     public static final String PASSWORD = "moss-and-knife";
 
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+    private static @Nullable Playwright playwright;
     private static @Nullable Browser browser;
 
     private final String base;
@@ -31,11 +32,13 @@ public final class Visit implements AutoCloseable {
     private final List<String> complaints = new ArrayList<>();
 
     private Visit(String base, int width, int height) {
+        this(base, browser(), width, height);
+    }
+
+    private Visit(String base, Browser browser, int width, int height) {
         this.base = base;
-        context = browser()
-                .newContext(new Browser.NewContextOptions()
-                        .setViewportSize(width, height)
-                        .setLocale("en-GB"));
+        context = browser.newContext(
+                new Browser.NewContextOptions().setViewportSize(width, height).setLocale("en-GB"));
         context.addInitScript(Project.ROOT.resolve("web/node_modules/axe-core/axe.min.js"));
         context.setDefaultTimeout(15_000);
         page = context.newPage();
@@ -60,22 +63,37 @@ public final class Visit implements AutoCloseable {
         return new Visit(base, 1280, 800);
     }
 
+    /** A tablet whose camera sees a film, of raw frames. */
+    public static Visit tabletBefore(RunningApplication application, Path film) {
+        Browser withCamera = launch(
+                "--use-fake-ui-for-media-stream",
+                "--use-fake-device-for-media-stream",
+                "--use-file-for-fake-video-capture=" + film);
+        return new Visit(application.base(), withCamera, 1024, 768);
+    }
+
     private static synchronized Browser browser() {
         if (browser == null) {
-            Playwright playwright = Playwright.create(
-                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-            browser = playwright
-                    .chromium()
-                    .launch(new BrowserType.LaunchOptions()
-                            .setExecutablePath(CHROMIUM)
-                            .setArgs(List.of(
-                                    "--no-sandbox",
-                                    "--disable-background-networking",
-                                    "--disable-component-update",
-                                    "--disable-quic")));
-            Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
+            browser = launch();
         }
         return browser;
+    }
+
+    private static synchronized Browser launch(String... more) {
+        Playwright driver = playwright;
+        if (driver == null) {
+            driver = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            Runtime.getRuntime().addShutdownHook(new Thread(driver::close));
+            playwright = driver;
+        }
+        List<String> arguments = new ArrayList<>(List.of(
+                "--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-quic"));
+        arguments.addAll(List.of(more));
+        return driver.chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(CHROMIUM)
+                        .setArgs(arguments));
     }
 
     public Visit signedInAs(String name) {

@@ -124,9 +124,15 @@ class BadInputTest {
 
     @ParameterizedTest
     @MethodSource("withBody")
-    void ten_megabytes_are_too_much(String operation) {
-        String body = "{\"note\": \"" + "x".repeat(10_000_000) + "\"}";
+    void more_than_a_megabyte_is_too_much(String operation) {
+        String body = "{\"note\": \"" + "x".repeat(1_000_000) + "\"}";
         assertRefused(send(nursery.owner(), operation, body, true), 413);
+    }
+
+    @Test
+    void ten_megabytes_are_no_other_than_one() {
+        String body = "{\"note\": \"" + "x".repeat(10_000_000) + "\"}";
+        assertRefused(send(nursery.owner(), "POST /api/v1/batches", body, true), 413);
     }
 
     @ParameterizedTest
