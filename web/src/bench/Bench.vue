@@ -193,13 +193,7 @@ function take(planned: Schemas['Planned']): void {
   </div>
   <BatchNews :done="done" :waiting="waiting" @flush="flush" @back="back" />
   <PlannedList @take="take" />
-  <BenchTop
-    v-if="mothers && species && recipes"
-    v-model="head"
-    :mothers="mothers"
-    :species="species"
-    :recipes="recipes"
-  />
+  <BenchTop v-model="head" :mothers="mothers ?? []" :species="species ?? []" :recipes="recipes ?? []" />
   <p v-if="mothers && !mothers.length" class="panel mt-4">
     There is no mother yet.
     <RouterLink class="link" :to="{ name: 'stock' }">Add one in Stock</RouterLink> first.
@@ -209,7 +203,7 @@ function take(planned: Schemas['Planned']): void {
     <RouterLink class="link" :to="{ name: 'house' }">Add one in House</RouterLink> first.
   </p>
 
-  <div class="mt-6 grid gap-6 xl:grid-cols-[minmax(0,1fr)_22rem]">
+  <div class="mt-6 grid gap-6 xl:grid-cols-[minmax(0,1fr)_22rem] xl:grid-rows-[auto_1fr]">
     <form @submit.prevent="save">
       <BenchRows
         ref="grid"
@@ -257,9 +251,12 @@ function take(planned: Schemas['Planned']): void {
         </button>
         <PlanFor v-if="isComplete && !head.planned" :body="body as BatchBody" @planned="clear" />
       </div>
-      <Checklist v-if="preview" :steps="preview.checklist" />
     </form>
-    <aside v-if="sums[inHand] && recipe" aria-label="The cuts">
+    <aside
+      v-if="sums[inHand] && recipe"
+      aria-label="The cuts"
+      class="xl:col-start-2 xl:row-span-2 xl:row-start-1"
+    >
       <BranchAside
         :number="inHand + 1"
         :row="rows[inHand]!"
@@ -273,5 +270,6 @@ function take(planned: Schemas['Planned']): void {
       The cuts of branch {{ at + 1 }} appear here when what stands in it can be reckoned.
     </p>
     <p v-else class="text-muted">Choose a mother and type a diameter: the cuts appear here, to scale.</p>
+    <Checklist v-if="preview" class="xl:col-start-1 xl:row-start-2" :steps="preview.checklist" />
   </div>
 </template>

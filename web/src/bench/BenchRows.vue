@@ -44,6 +44,8 @@ const FIT: Record<string, string> = {
   ABOVE: 'hormone strong',
 }
 
+const CONTAINER: Record<string, string> = { TOO_SMALL: 'too small', TOO_LARGE: 'too large' }
+
 function cell(index: number, column: Column): HTMLElement | null {
   return table.value?.querySelector(`[data-cell="${index}-${column}"]`) ?? null
 }
@@ -173,6 +175,14 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
       >
         {{ HEADS[column] }}: {{ cellError(index, FIELDS[column]) }}
       </p>
+      <p
+        v-for="warning in sums[index]?.warnings ?? []"
+        :key="warning"
+        class="col-span-full -mt-1 border-l-4 border-sap bg-sap-pale px-2 text-sm"
+        :data-testid="`row-warning-${index}`"
+      >
+        {{ warning }}
+      </p>
       <div class="col-span-full -mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
         <label v-if="limbs.length" class="flex items-center gap-2">
           Limb
@@ -193,7 +203,10 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
             isRing ? `Ring ${show(sums[index]!.ball.ringMm, 'length', session.units)}` : 'No ring'
           }}</b>, {{ show(sums[index]!.ball.mediumMl, 'volume', session.units) }} of medium,
           {{ PROP[sums[index]!.load.verdict] }}, {{ RISK[sums[index]!.bridging] }},
-          {{ FIT[sums[index]!.hormoneFit] }}
+          {{ FIT[sums[index]!.hormoneFit]
+          }}<template v-if="sums[index]!.containerFit && sums[index]!.containerFit !== 'FITS'"
+            >, <b class="text-ink">container {{ CONTAINER[sums[index]!.containerFit!] }}</b></template
+          >
         </p>
       </div>
     </fieldset>

@@ -6,7 +6,7 @@ defineProps<{ steps: Schemas['ChecklistStep'][] }>()
 </script>
 
 <template>
-  <section class="mt-8" aria-labelledby="how-title">
+  <section aria-labelledby="how-title">
     <h2 id="how-title" class="border-b-2 border-ink pb-1 text-base">In this order</h2>
     <ol class="mt-2 list-decimal gap-x-10 pl-6 lg:columns-2" data-testid="checklist">
       <li v-for="one in steps" :key="one.step" class="mb-1 break-inside-avoid">

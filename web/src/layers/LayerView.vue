@@ -44,12 +44,23 @@ function begin(): void {
   else other.value = 'SEVERED'
 }
 
+/** A limb that was pinned down or darkened and made no roots can still be ringed. */
+const mayBecomeAir = computed(
+  () =>
+    ['GROUND', 'FOIL_START'].includes(layer.value?.recipe.method ?? '') &&
+    ['RERING', 'ABANDON'].includes(layer.value?.advice.step ?? ''),
+)
+
 const beginLabel = computed(() => {
   const step = layer.value?.advice.step ?? ''
   if (workOf.value) return `Done: ${word(WORKS, workOf.value).toLowerCase()}`
   if (step === 'RERING') return 'Record the new ring'
   if (step === 'LOST' || step === 'ABANDON') return 'Record the loss'
-  if (step.startsWith('SEVER') || step === 'GAMBLE' || step === 'RESCUE') return 'Record the severing'
+  if (step.startsWith('SEVER') || step === 'GAMBLE' || step === 'RESCUE') {
+    return ['JAR', 'CUTTING'].includes(layer.value?.recipe.method ?? '')
+      ? 'Record taking it up'
+      : 'Record the severing'
+  }
   return ''
 })
 
@@ -123,6 +134,13 @@ function doAlso(code: string): void {
         >
           {{ beginLabel }}
         </button>
+        <RouterLink
+          v-if="session.mayRecord && mayBecomeAir"
+          class="btn inline-flex items-center"
+          data-testid="as-air"
+          :to="{ name: 'bench', query: { mother: String(layer.mother.id) } }"
+          >Set an air layer in its place</RouterLink
+        >
         <button
           v-if="layer.rules.length"
           class="link -my-2 min-h-12 font-bold"

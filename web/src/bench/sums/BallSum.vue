@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '@/shared/api/client'
-import { area, number, show, toSend, unitOf } from '@/shared/quantity'
+import { area, number, show, toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
@@ -27,7 +27,8 @@ const scraped = ref(
   recipe && !/SCRAPED$|TOURNIQUET$/.test(recipe.wound.replace('UNSCRAPED', '')) ? 'no' : 'yes',
 )
 const medium = ref<string>(recipe?.medium ?? 'MOSS')
-const container = ref(String(recipe?.containerG ?? 0))
+const container = ref(typed(recipe?.containerG ?? 0, 'mass', session.units))
+const holds = ref(typed(recipe?.containerMl ?? 0, 'volume', session.units))
 const wood = ref(props.begin.wood || 'ONE_TWO')
 const union = ref(props.begin.union || (us ? '16' : '400'))
 const lean = ref(props.begin.lean || '30')
@@ -39,6 +40,7 @@ const body = computed(() => ({
   scraped: scraped.value === 'yes',
   medium: medium.value,
   containerG: toSend(container.value, 'mass', session.units),
+  containerMl: toSend(holds.value, 'volume', session.units),
   wood: wood.value,
   fromUnionMm: toSend(union.value, 'length', session.units),
   leanDeg: number(lean.value),
@@ -88,6 +90,13 @@ const many = computed(() => Number(layers.value) > 1)
       label="Pod or pot, empty"
       :unit="unitOf('mass', session.units)"
       :error="error('containerG')"
+    />
+    <Field
+      v-model="holds"
+      label="It holds"
+      :unit="unitOf('volume', session.units)"
+      hint="0: what the branch asks for"
+      :error="error('containerMl')"
     />
     <PickOne v-model="wood" label="Wood" :options="WOODS" />
     <Field

@@ -20,6 +20,7 @@ const arms = ref<string[]>(['', ''])
 const share = ref('70')
 const otherShare = ref('90')
 const power = ref('0.8')
+const significance = ref('0.05')
 const species = ref('')
 /** Places by mother and limb. */
 const places = ref<Record<string, { motherId: number; limbId: number | null; count: number }>>({})
@@ -50,7 +51,7 @@ const percent = (text: string) => {
 }
 const sizeQuery = computed(
   () =>
-    `share=${percent(share.value)}&otherShare=${percent(otherShare.value)}&power=${power.value}&arms=${Math.max(2, chosen.value.length)}`,
+    `share=${percent(share.value)}&otherShare=${percent(otherShare.value)}&power=${power.value}&significance=${significance.value}&arms=${Math.max(2, chosen.value.length)}`,
 )
 const size = useQuery({
   queryKey: computed(() => ['trial-size', sizeQuery.value]),
@@ -82,7 +83,7 @@ async function begin(): Promise<void> {
     size: {
       share: percent(share.value),
       otherShare: percent(otherShare.value),
-      significance: 0.05,
+      significance: Number(significance.value),
       power: Number(power.value),
     },
     places: listed.value,
@@ -124,7 +125,7 @@ async function begin(): Promise<void> {
     </fieldset>
     <fieldset>
       <legend class="font-bold">How many it takes</legend>
-      <div class="mt-2 grid gap-4 sm:grid-cols-3">
+      <div class="mt-2 grid gap-4 sm:grid-cols-2 xl:grid-cols-4">
         <Field v-model="share" label="Root the usual way" unit="%" :error="sizeError('share')" />
         <Field v-model="otherShare" label="Would matter" unit="%" :error="sizeError('otherShare')" />
         <Choice
@@ -133,6 +134,15 @@ async function begin(): Promise<void> {
           :options="[
             ['0.8', '80%'],
             ['0.9', '90%'],
+          ]"
+        />
+        <Choice
+          v-model="significance"
+          label="Wrong alarm at most"
+          :options="[
+            ['0.1', '10%'],
+            ['0.05', '5%'],
+            ['0.01', '1%'],
           ]"
         />
       </div>

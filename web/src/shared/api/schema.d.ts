@@ -1089,6 +1089,8 @@ export interface components {
             /** Format: double */
             containerG: number;
             /** Format: double */
+            containerMl: number;
+            /** Format: double */
             diameterMm: number;
             /** Format: double */
             fromUnionMm: number;
@@ -2178,6 +2180,7 @@ export interface components {
             ready90On: string;
             /** Format: int32 */
             topUpDays: number;
+            warnings: string[];
         };
         RowRequest: {
             diameterMm: number | string;

@@ -44,6 +44,13 @@ class Screenshots {
             desk.field("To union").fill("600");
             assertThat(desk.see("sums")).isVisible();
             shoot(desk, "bench");
+            desk.tap("to-sums");
+            assertThat(desk.see("hormone-answer")).isVisible();
+            shoot(desk, "sums");
+            desk.open("/bench/labels?codes=AJJ-4M,WJY-PD,YRF-DJ");
+            desk.page().locator("[data-place='8']").click();
+            shoot(desk, "labels");
+            picture(desk, "/bench/trials/1", "Foil or clear", "trial");
         }
         try (Visit phone = Visit.phone(application).signedInAs("maren")) {
             picture(phone, "/", "Friday’s round", "round-phone");

@@ -27,9 +27,9 @@ class TrialTest {
             assertThat(visit.page().getByText("which difference would matter")).isVisible();
             visit.field("Would matter").fill("90");
             assertThat(visit.see("trial-size")).containsText("72 layers in each arm, 144 in all");
-            visit.pick("Species", "Feijoa");
-            visit.page().getByLabel("Places on FJ-01").fill("4");
-            visit.page().getByLabel("Places on FJ-02").fill("2");
+            visit.pick("Species", "Black mulberry");
+            visit.page().getByLabel("Places on MU-01").fill("4");
+            visit.page().getByLabel("Places on MU-02").fill("2");
             assertThat(visit.see("places-total")).containsText("6 places on 2 mothers: 3 or so in each arm");
             visit.tap("deal");
 

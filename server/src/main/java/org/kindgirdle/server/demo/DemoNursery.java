@@ -148,7 +148,7 @@ class DemoNursery implements BeforeServing {
 
     private void house() {
         prices.save(new PricesView(
-                "crowns", new Prices(21, Map.of("MOSS", 1.9, "COIR", .6), .35, .5, .03, .8, .05, .25), 0L));
+                "crowns", new Prices(21, Map.of("Moss", 1.9, "Coir", .6), .35, .5, .03, .8, .05, .25), 0L));
         nursery.save(new SiteView(
                 "Tollen Fold, Isle of Carrow",
                 52.1,

@@ -21,6 +21,7 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherHistory;
@@ -143,7 +144,7 @@ class LayerPages {
                                         also.name(), words.also(also, projection, context.rules(), format)))
                                 .toList()
                         : List.of(),
-                inForce ? jobs(projection, nursery.today()) : List.of(),
+                inForce ? jobs(projection, layer.method, nursery.today()) : List.of(),
                 inForce ? forecast(projection, state, context, nursery.today()) : null,
                 reasons.rules(projection.decision(), format),
                 reasons.coming(
@@ -187,11 +188,11 @@ class LayerPages {
                 cover);
     }
 
-    private List<LayerPage.JobView> jobs(LayerProjection projection, LocalDate today) {
+    private List<LayerPage.JobView> jobs(LayerProjection projection, Method method, LocalDate today) {
         return projection.jobs().stream()
                 .map(job -> new LayerPage.JobView(
                         job.code(),
-                        words.job(job.code()),
+                        words.job(job.code(), method),
                         job.from(),
                         job.by(),
                         Math.max(0, ChronoUnit.DAYS.between(job.by(), today))))

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.CoverAhead;
@@ -102,7 +103,14 @@ class Bench {
                 said,
                 words.checklist(context, layers, format),
                 words.cover(cover, context.recipe().cover(), format),
-                layers.stream().map(layer -> row(layer, context)).toList());
+                IntStream.range(0, layers.size())
+                        .mapToObj(i -> row(
+                                layers.get(i),
+                                context,
+                                remarks.ofRow(request.rows().get(i), context, format).stream()
+                                        .map(Remark::sentence)
+                                        .toList()))
+                        .toList());
     }
 
     /** @return the codes of the new layers, in the order of the rows */
@@ -235,7 +243,7 @@ class Bench {
         return Projector.project(Replay.of(List.of(event)), context, setOn);
     }
 
-    private SetPreview.Row row(LayerProjection layer, LayerContext context) {
+    private SetPreview.Row row(LayerProjection layer, LayerContext context, List<String> warnings) {
         LayerProjection.RootForecast forecast = Objects.requireNonNull(layer.forecast());
         LeafBalance leaf = leafAtSeverance(layer, context, forecast.q50());
         return new SetPreview.Row(
@@ -260,7 +268,8 @@ class Bench {
                 forecast.topUp().intervalDays(),
                 forecast.topUp().unsuitable(),
                 leaf.keep(),
-                leaf.remove());
+                leaf.remove(),
+                warnings);
     }
 
     /** What the leaves beyond the ring will ask of the roots, on a usual day of the time when it is likely to be full. */

@@ -37,6 +37,7 @@ record SetPreview(
      * @param ready10On the day with a tenth of the probability of ready; null beyond four years
      * @param topUpDays days between top-ups at first
      * @param leavesToKeep at severance, and {@code leavesToTake} off, if the ball is full by then and the plant goes into a mist tent
+     * @param warnings of this branch alone
      */
     record Row(
             RingAndBall ball,
@@ -52,7 +53,8 @@ record SetPreview(
             int topUpDays,
             boolean dropsWaterTooFast,
             int leavesToKeep,
-            int leavesToTake) {}
+            int leavesToTake,
+            List<String> warnings) {}
 
     /** @param cautions what to beware of here, as sentences */
     public record ChecklistStep(Checklist.Step step, String sentence, List<String> cautions) {}

@@ -148,22 +148,32 @@ class SetRemarks {
         }
         stands.newFaults(request.motherId(), further(request, layers))
                 .forEach(fault -> all.add(new Remark(Level.WARN, "LIMB", fault)));
-        Map<String, String> values = new HashMap<>();
-        values.put("thin", format.lengthMm(RingAndBall.thinMm(context.rules())));
-        values.put("leaves", String.valueOf(LimbScore.leavesWanted(context.rules())));
         for (int i = 0; i < request.rows().size(); i++) {
-            values.put("row", String.valueOf(i + 1));
-            SetRequest.RowRequest row = request.rows().get(i);
-            Limb limb =
-                    new Limb(row.diameterMm(), row.wood(), row.leanDeg(), context.vigour(), row.leavesBeyond(), false);
-            for (BranchRule.Entry entry : BranchRule.checkAll(context.rules(), limb)) {
-                if (entry.rule() == BranchRule.THIN && !recipe.wound().isRing()) {
-                    continue;
-                }
-                add(all, entry.level(), entry.rule(), values);
-            }
+            int row = i + 1;
+            ofRow(request.rows().get(i), context, format)
+                    .forEach(remark -> all.add(new Remark(
+                            remark.level(),
+                            remark.key(),
+                            phrases.say("plan.row", Map.of("row", String.valueOf(row), "remark", remark.sentence())))));
         }
         return all.stream().sorted(Comparator.comparing(Remark::level)).toList();
+    }
+
+    /** What is to be said of one branch, whatever stands beside it. */
+    List<Remark> ofRow(SetRequest.RowRequest row, LayerContext context, Format format) {
+        Limb limb = new Limb(row.diameterMm(), row.wood(), row.leanDeg(), context.vigour(), row.leavesBeyond(), false);
+        Map<String, String> values = Map.of(
+                "thin", format.lengthMm(RingAndBall.thinMm(context.rules())),
+                "leaves", String.valueOf(LimbScore.leavesWanted(context.rules())));
+        return BranchRule.checkAll(context.rules(), limb).stream()
+                .filter(entry -> entry.level() != Level.FINE)
+                .filter(entry -> entry.rule() != BranchRule.THIN
+                        || context.recipe().wound().isRing())
+                .map(entry -> new Remark(
+                        entry.level(),
+                        entry.rule().name(),
+                        phrases.say("plan." + entry.level() + "." + entry.rule(), values)))
+                .toList();
     }
 
     /** Places of trials that are set otherwise than dealt; a place that is no longer free is refused. */
@@ -241,11 +251,5 @@ class SetRemarks {
             }
         }
         return further;
-    }
-
-    private void add(List<Remark> all, Level level, Enum<?> rule, Map<String, String> values) {
-        if (level != Level.FINE) {
-            all.add(new Remark(level, rule.name(), phrases.say("plan." + level + "." + rule.name(), values)));
-        }
     }
 }

@@ -108,7 +108,8 @@ class Sums {
         NurserySnapshot nursery = snapshots.take();
         HouseRules rules = nursery.rules();
         Format format = new Format(person.units(), nursery.today());
-        RingAndBall ball = RingAndBall.of(rules, query.diameterMm(), query.bridgesReadily(), query.bridgedBefore());
+        RingAndBall asked = RingAndBall.of(rules, query.diameterMm(), query.bridgesReadily(), query.bridgedBefore());
+        RingAndBall ball = query.containerMl() > 0 ? asked.withMediumMl(query.containerMl()) : asked;
         BranchLoad load = BranchLoad.of(
                 rules,
                 ball.mediumMl(),
@@ -134,7 +135,7 @@ class Sums {
                 query.layers() * ball.filmCm2(),
                 (int) Math.round(query.layers() * rules.of(TIES_A_BALL)),
                 supplies.get().containers().stream()
-                        .map(one -> container(one, ball, rules, format))
+                        .map(one -> container(one, asked, rules, format))
                         .toList());
     }
 

@@ -46,6 +46,7 @@ final class SumsRequest {
     /**
      * @param scraped whether the ring is scraped clean
      * @param containerG of a pod, pot or bag
+     * @param containerMl that it holds in place of what the branch asks for; 0 for that
      * @param layers alike
      */
     record BallQuery(
@@ -59,6 +60,9 @@ final class SumsRequest {
 
             @NotNull @Within(low = 0, high = 50_000, unit = "g")
             Double containerG,
+
+            @NotNull @Within(low = 0, high = 100_000, unit = "mL")
+            Double containerMl,
 
             @NotNull Wood wood,
 

@@ -26,6 +26,7 @@ import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.pot.FirstMediumAdvice;
 import org.kindgirdle.core.set.CoverAdvice;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.FactName;
 import org.kindgirdle.core.verdict.Verdict;
@@ -65,6 +66,11 @@ public class Words {
 
     public String job(String code) {
         return phrases.say("job." + code);
+    }
+
+    /** As it is said of a layer of this method. */
+    public String job(String code, Method method) {
+        return phrases.say(phrases.keyFor("job." + code, method));
     }
 
     public String also(AlsoDo also, LayerProjection layer, HouseRules rules, Format format) {

@@ -100,7 +100,7 @@ class BenchTest {
         late.remove("reason");
         Client.Answer refused = set(late).expect(400);
         assertThat(refused.fields()).containsOnly("reason");
-        assertThat(refused.body().toString()).contains("Row 1: under 6 mm the blade can go through");
+        assertThat(refused.body().toString()).contains("Row 1: Under 6 mm the blade can go through");
         late.put("reason", "only thin wood left");
         String code = set(late).expect(201).body().at("/codes/0").asString();
         assertThat(nursery.grower()

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.HardenFact;
 import org.kindgirdle.core.harden.HardenRule;
@@ -17,6 +18,7 @@ import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LossCause;
+import org.kindgirdle.core.learn.RecipeDifference;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
@@ -32,6 +34,12 @@ import org.kindgirdle.core.plan.WindowFact;
 import org.kindgirdle.core.plan.WindowRule;
 import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.pot.FirstMediumAdvice;
+import org.kindgirdle.core.set.BranchLoad;
+import org.kindgirdle.core.set.Checklist;
+import org.kindgirdle.core.set.ContainerFit;
+import org.kindgirdle.core.set.CoverAdvice;
+import org.kindgirdle.core.set.HormoneFit;
+import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.core.verdict.FactName;
 
@@ -82,6 +90,18 @@ class PhrasesTest {
                                 .map(rule -> "plan.WARN." + rule),
                         keys("plan.WARN.", BranchRule.values()),
                         Stream.of("plan.CAUTION.HAZARDS"),
+                        Arrays.stream(Checklist.Step.values())
+                                .filter(step -> step != Checklist.Step.UPPER_CUT)
+                                .map(step -> "set." + step),
+                        keys("set.UPPER_CUT.", Position.values()),
+                        keys("cut.", Position.values()),
+                        keys("caution.", Checklist.Caution.values()),
+                        keys("cover.", CoverAdvice.Reason.values()),
+                        keys("cover.name.", Cover.values()),
+                        keys("sums.load.", BranchLoad.Verdict.values()),
+                        keys("sums.container.", ContainerFit.values()),
+                        keys("sums.band.", HormoneFit.values()),
+                        keys("trial.differs.", RecipeDifference.values()),
                         Arrays.stream(NextStep.values())
                                 .filter(step -> !step.name().startsWith("HOLD")
                                         && step != NextStep.WAIT
