@@ -3,6 +3,7 @@ package org.kindgirdle.bench;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.options.AriaRole;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Collections;
@@ -54,6 +55,7 @@ class SettingRun {
             for (String mother : MOTHERS) {
                 visit.list("Mother").focus();
                 keys.type(mother);
+                assertThat(visit.page().getByRole(AriaRole.LISTBOX)).containsText(mother);
                 keys.press("Enter");
                 assertThat(visit.list("Mother")).hasValue(Pattern.compile("^" + mother));
                 visit.field("Diameter").first().focus();

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -53,6 +54,7 @@ class BenchTest {
             for (String mother : List.of("QU-01", "QU-02", "MU-01", "MD-01")) {
                 visit.list("Mother").focus();
                 typist.type(mother);
+                assertThat(visit.page().getByRole(AriaRole.LISTBOX)).containsText(mother);
                 typist.press("Enter");
                 assertThat(visit.list("Mother")).hasValue(Pattern.compile("^" + mother));
                 visit.field("Diameter").first().focus();

@@ -43,10 +43,12 @@ class ScanTest {
             visit.open("/bench");
             String slip = code.substring(0, 5) + (code.endsWith("2") ? "3" : "2");
             visit.list("Mother").fill(slip);
+            assertThat(visit.page().getByText("The mother of layer")).isVisible();
             visit.page().keyboard().press("Enter");
             assertThat(visit.page().getByText("a sign is wrong or two are swapped"))
                     .isVisible();
             visit.list("Mother").fill(code.replace("-", "").toLowerCase(Locale.ROOT));
+            assertThat(visit.page().getByText("The mother of layer")).isVisible();
             visit.page().keyboard().press("Enter");
             assertThat(visit.list("Mother"))
                     .hasValue(Pattern.compile("^" + layer.path("mother").asString()));

@@ -162,7 +162,11 @@ public final class Visit implements AutoCloseable {
         if ("INPUT".equals(list.evaluate("one => one.tagName"))) {
             // a list to search in
             list.fill(beginning);
-            page.getByRole(AriaRole.OPTION).first().click();
+            page.getByRole(AriaRole.LISTBOX)
+                    .getByRole(AriaRole.OPTION)
+                    .filter(new Locator.FilterOptions().setHasText(beginning))
+                    .first()
+                    .click();
             return;
         }
         Locator option = list.locator("option", new Locator.LocatorOptions().setHasText(Pattern.compile(beginning)));
