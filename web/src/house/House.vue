@@ -7,6 +7,7 @@ import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital, METHODS, word } from '@/shared/words'
+import CalendarSection from './CalendarSection.vue'
 import HouseRules from './HouseRules.vue'
 import People from './People.vue'
 import PlaceForm from './PlaceForm.vue'
@@ -65,6 +66,7 @@ const PARTS = computed(() => [
   ['supplies-title', 'Supplies'],
   ['rules-title', 'House rules'],
   ['prices-title', 'Prices'],
+  ['calendar-title', 'Your calendar'],
   ...(session.isOwner ? [['people-title', 'People']] : []),
   ['species-title', 'Species'],
 ])
@@ -198,6 +200,7 @@ const houseSaved = () => saved(null)
 
   <PriceSection />
 
+  <CalendarSection />
   <People v-if="session.isOwner" class="mt-8" />
 
   <section class="mt-8" aria-labelledby="species-title">

@@ -85,23 +85,7 @@ class LoadRun {
         long recipe = owner.get("/api/v1/recipes").body().at("/0/id").asLong();
         List<Map<String, Object>> rows = new ArrayList<>();
         for (int i = 0; i < BATCH; i++) {
-            rows.add(Map.of(
-                    "diameterMm",
-                    12 + i % 9,
-                    "wood",
-                    "ONE_TWO",
-                    "position",
-                    "BELOW_NODE",
-                    "leavesBeyond",
-                    9,
-                    "fromUnionMm",
-                    300,
-                    "leanDeg",
-                    20,
-                    "specimen",
-                    false,
-                    "fruitToKeep",
-                    false));
+            rows.add(Measured.branch(12 + i % 9));
         }
         for (int batch = 0; batch < LIVE / BATCH; batch++) {
             Map<String, Object> body = new HashMap<>();

@@ -85,29 +85,12 @@ class SettingRun {
     }
 
     private static double saveMany(Client ivo) {
-        Map<String, Object> row = Map.of(
-                "diameterMm",
-                16,
-                "wood",
-                "ONE_TWO",
-                "position",
-                "BELOW_NODE",
-                "leavesBeyond",
-                9,
-                "fromUnionMm",
-                300,
-                "leanDeg",
-                20,
-                "specimen",
-                false,
-                "fruitToKeep",
-                false);
         Map<String, Object> body = new HashMap<>();
         body.put("motherId", ivo.get("/api/v1/mothers").body().at("/0/id").asLong());
         body.put("recipeId", ivo.get("/api/v1/recipes").body().at("/0/id").asLong());
         body.put("setOn", TODAY.toString());
         body.put("reason", "to measure");
-        body.put("rows", Collections.nCopies(LARGE, row));
+        body.put("rows", Collections.nCopies(LARGE, Measured.branch(16)));
         long began = System.nanoTime();
         ivo.post("/api/v1/batches", body).expect(201);
         return Measured.since(began);

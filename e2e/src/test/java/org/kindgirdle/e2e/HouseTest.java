@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -237,6 +238,21 @@ class HouseTest {
             assertThat(visit.see("save-profile")).hasCount(0);
             visit.button("Edit snowbell").click();
             assertThat(visit.see("reset-profile")).hasCount(0);
+        }
+    }
+
+    @Test
+    void anybodyGetsACalendarOfTheirOwnAtASecretAddress() {
+        try (Visit visit = Visit.desk(application).signedInAs("pell")) {
+            visit.open("/house");
+            assertThat(visit.page().getByText("Witch hazel").last()).isVisible();
+            visit.tap("renew-calendar");
+            String first = visit.see("calendar-address").inputValue();
+            String feed = visit.page().request().get(first).text();
+            Assertions.assertThat(feed).startsWith("BEGIN:VCALENDAR").contains("SUMMARY:Round: ");
+            visit.tap("renew-calendar");
+            assertThat(visit.see("calendar-address")).not().hasValue(first);
+            Assertions.assertThat(visit.page().request().get(first).status()).isEqualTo(404);
         }
     }
 

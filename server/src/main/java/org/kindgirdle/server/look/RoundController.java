@@ -94,7 +94,7 @@ class RoundController {
                             mother.variety(),
                             mother.code(),
                             one.job(),
-                            words.job(one.job()),
+                            words.job(one.job(), one.method()),
                             one.by(),
                             Math.max(0, ChronoUnit.DAYS.between(one.by(), today)),
                             one.alsoDo().stream().map(words::job).toList()));

@@ -1,0 +1,4 @@
+@NullMarked
+package org.kindgirdle.server.calendar;
+
+import org.jspecify.annotations.NullMarked;
