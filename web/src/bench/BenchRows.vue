@@ -202,7 +202,8 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
           <b class="text-ink">{{
             isRing ? `Ring ${show(sums[index]!.ball.ringMm, 'length', session.units)}` : 'No ring'
           }}</b>, {{ show(sums[index]!.ball.mediumMl, 'volume', session.units) }} of medium,
-          {{ PROP[sums[index]!.load.verdict] }}, {{ RISK[sums[index]!.bridging] }},
+          {{ PROP[sums[index]!.load.verdict] }},
+          <template v-if="isRing">{{ RISK[sums[index]!.bridging] }}, </template>
           {{ FIT[sums[index]!.hormoneFit]
           }}<template v-if="sums[index]!.containerFit && sums[index]!.containerFit !== 'FITS'"
             >, <b class="text-ink">container {{ CONTAINER[sums[index]!.containerFit!] }}</b></template

@@ -30,6 +30,13 @@ const recipeOptions = computed<[string, string][]>(() =>
   props.recipes.map((one) => [String(one.id), one.name] as [string, string]),
 )
 const recipe = computed(() => props.recipes.find((one) => String(one.id) === head.value.recipeId))
+/** What is cut off when it is set leaves its mother as she is. */
+const asksForShoot = computed(() => !['JAR', 'CUTTING'].includes(recipe.value?.recipe.method ?? 'AIR'))
+const shootLabel = computed(() =>
+  ['POT_STOOL', 'GROUND'].includes(recipe.value?.recipe.method ?? 'AIR')
+    ? 'A leafy shoot of the plant stays in the light?'
+    : 'A live leafy shoot stays below every ring?',
+)
 const hormones = computed<[string, string][]>(() => {
   const kept = supplies.value?.hormones ?? []
   if (!recipe.value?.recipe.hormonePpm || !kept.length) return []
@@ -62,10 +69,10 @@ watch(
     </label>
     <PickOne v-if="hormones.length" v-model="head.hormone" label="Hormone from" :options="hormones" />
     <Choice
-      v-if="head.motherId"
+      v-if="head.motherId && asksForShoot"
       v-model="head.shootBelow"
       class="sm:col-span-2"
-      label="A live leafy shoot stays below every ring?"
+      :label="shootLabel"
       :options="[
         ['yes', 'Yes'],
         ['no', 'No'],

@@ -33,6 +33,7 @@ const drawing = computed<Schemas['Drawing']>(() => ({
   load: props.sums.load,
   propped: props.sums.load.verdict !== 'FINE',
   cover: props.recipe.recipe.cover,
+  method: props.recipe.recipe.method ?? 'AIR',
 }))
 
 async function print(): Promise<void> {

@@ -49,8 +49,8 @@ const CONTAINER: Record<string, string> = {
       <dt class="text-muted">Foil</dt>
       <dd>{{ length(row.ball.ballLengthMm) }} of the shoot, close round it</dd>
     </template>
-    <dt class="text-muted">Bridging risk</dt>
-    <dd>{{ RISK[row.bridging] }}</dd>
+    <dt v-if="ringMm" class="text-muted">Bridging risk</dt>
+    <dd v-if="ringMm">{{ RISK[row.bridging] }}</dd>
     <dt class="text-muted">Hormone</dt>
     <dd>{{ FIT[row.hormoneFit] }}</dd>
     <dt class="text-muted">Load</dt>

@@ -13,6 +13,7 @@ const drawing = {
   load: { massG: 130, stressMpa: 1, utilisation: 0.1, deflectionMm: 3, verdict: 'FINE' as const },
   propped: false,
   cover: 'FOIL' as const,
+  method: 'AIR' as const,
 }
 
 describe('the stem drawing', () => {

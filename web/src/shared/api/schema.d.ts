@@ -1324,6 +1324,8 @@ export interface components {
             leavesBeyond: number;
             load: components["schemas"]["BranchLoad"];
             /** @enum {string} */
+            method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
+            /** @enum {string} */
             position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
             propped: boolean;
             /** Format: double */

@@ -3,7 +3,9 @@ package org.kindgirdle.server.calendar;
 import java.time.Duration;
 import java.util.List;
 import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.ParameterList;
 import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.parameter.Value;
 import net.fortuna.ical4j.model.property.Description;
 import net.fortuna.ical4j.model.property.DtEnd;
 import net.fortuna.ical4j.model.property.DtStamp;
@@ -36,8 +38,7 @@ final class Feed {
         calendar.add(ImmutableCalScale.GREGORIAN);
         calendar.add(ImmutableMethod.PUBLISH);
         calendar.add(new Name(name));
-        RefreshInterval refresh = new RefreshInterval(new net.fortuna.ical4j.model.ParameterList(), REFRESH);
-        calendar.add(refresh);
+        calendar.add(new RefreshInterval(new ParameterList(List.of(Value.DURATION)), REFRESH));
         for (Told.ToldEntry told : entries) {
             calendar.add(event(told, domain));
         }

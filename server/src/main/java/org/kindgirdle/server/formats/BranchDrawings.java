@@ -112,7 +112,7 @@ public final class BranchDrawings {
                 sheet.outline(ballOutline(half + 1.5, radius + 1.5), .8);
             }
         }
-        for (double tie : new double[] {BALL_TOP_MM, ballBottom}) {
+        for (double tie : branch.tied() ? new double[] {BALL_TOP_MM, ballBottom} : new double[0]) {
             sheet.line(centre - half - 3, tie, centre + half + 3, tie, 1.2);
         }
         if (branch.prop()) {
@@ -162,9 +162,10 @@ public final class BranchDrawings {
             if (branch.ball().ballDiameterMm() > widthMm - DRAWN_FROM_MM - MARGIN_MM) {
                 said.append(" (wider than the paper)");
             }
-            said.append(", ");
         }
-        said.append("a tie at each end");
+        if (branch.tied()) {
+            said.append(said.isEmpty() ? "" : ", ").append("a tie at each end");
+        }
         if (!branch.cover().isEmpty()) {
             said.append(", ").append(branch.cover()).append(" over it");
         }

@@ -84,7 +84,8 @@ record LayerPage(
             double leanDeg,
             BranchLoad load,
             boolean propped,
-            Cover cover) {}
+            Cover cover,
+            Method method) {}
 
     record Also(String code, String sentence) {}
 

@@ -185,7 +185,8 @@ class LayerPages {
                 state.set().leanDeg(),
                 projection.load(),
                 state.propped(),
-                cover);
+                cover,
+                context.recipe().method());
     }
 
     private List<LayerPage.JobView> jobs(LayerProjection projection, Method method, LocalDate today) {

@@ -76,7 +76,8 @@ class DrawingController {
                     row.aboveMm(),
                     ring > 0 ? row.belowMm() : uncut,
                     node(asked.position(), placed, ring),
-                    recipe.cover() == Cover.CLEAR ? "" : words.cover(recipe.cover()),
+                    recipe.wrap().isTied(),
+                    recipe.cover() == Cover.CLEAR || !recipe.wrap().isTied() ? "" : words.cover(recipe.cover()),
                     row.load().verdict() != BranchLoad.Verdict.FINE,
                     format.units() == Units.US));
         }

@@ -109,6 +109,9 @@ class SetRemarks {
         Level level = windows.on(setOn).windowClass() == WindowClass.GOOD ? Level.FINE : Level.WARN;
         all.add(new Remark(level, "WINDOW", planWords.window(windows, setOn, format)));
         for (Otherwise way : Otherwise.of(windows, setOn, nursery.coverAtHand())) {
+            if (way.way().name().equals(recipe.method().name())) {
+                continue;
+            }
             all.add(new Remark(Level.CAUTION, way.way().name(), planWords.otherwise(way, format)));
         }
         if (request.plannedId() != null && planned.isDone(request.plannedId())) {

@@ -205,9 +205,14 @@ public class Words {
         return jobs.stream()
                 .filter(job -> job.code().equals(Job.LOOK))
                 .findFirst()
-                .map(job -> job.from().isAfter(format.today())
-                        ? "between " + format.day(job.from()) + " and " + format.day(job.by())
-                        : "by " + format.day(job.by()))
+                .map(job -> {
+                    if (!job.from().isAfter(format.today())) {
+                        return "by " + format.day(job.by());
+                    }
+                    return job.from().equals(job.by())
+                            ? "on " + format.day(job.by())
+                            : "between " + format.day(job.from()) + " and " + format.day(job.by());
+                })
                 .orElse("on the next round");
     }
 
