@@ -30,7 +30,7 @@ slow=KgCommandTest,LifeOfALayerTest
 said=$(mktemp)
 first_lane() {
     local result=0
-    maven $tests -pl core,server "$@" || result=$?
+    maven $tests --fail-at-end -pl core,server "$@" || result=$?
     maven $tests -pl e2e -Dtest=$slow "$@" || result=$?
     return $result
 }
@@ -57,6 +57,8 @@ counts() {
 }
 passed=0 failed=0 skipped=0
 for module in core server e2e; do
+    # a module whose tests did not get to run has failed
+    ls "$module"/target/surefire-reports/TEST-*.xml >/dev/null 2>&1 || fail "$module: no test ran." "See above why."
     read -r tests bad left < <(counts "$module"/target/surefire-reports/TEST-*.xml)
     say "$module: $tests tests"
     passed=$((passed + tests - bad - left)) failed=$((failed + bad)) skipped=$((skipped + left))

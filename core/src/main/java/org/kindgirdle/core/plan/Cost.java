@@ -1,6 +1,7 @@
 package org.kindgirdle.core.plan;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,7 +26,8 @@ public record Cost(Map<String, Double> materials, double work, int layers, Set<S
 
     public Cost {
         materials = Map.copyOf(materials);
-        unpriced = Set.copyOf(unpriced);
+        // in one order always, for it is read out
+        unpriced = Collections.unmodifiableSortedSet(new TreeSet<>(unpriced));
     }
 
     /**

@@ -68,6 +68,10 @@ class PlannedBatches {
                     "A batch is planned for today or a day ahead.");
         }
         MotherView mother = nursery.mother(edit.batch().motherId());
+        if (!mother.inUse()) {
+            throw ProblemException.invalid(
+                    "batch.motherId", mother.code(), "a mother in use", "This one is no longer used.");
+        }
         RecipeView recipe = nursery.recipe(edit.batch().recipeId());
         PlannedBatchRow row = PlannedBatchRow.fresh();
         row.forDay = edit.day();
@@ -76,10 +80,6 @@ class PlannedBatches {
         row.request = json.writeValueAsString(edit.batch().planned());
         row.madeBy = person.fullName();
         row.madeOn = today;
-        if (!mother.inUse()) {
-            throw ProblemException.invalid(
-                    "batch.motherId", mother.code(), "a mother in use", "This one is no longer used.");
-        }
         return view(rows.saveAndFlush(row), nursery);
     }
 

@@ -36,8 +36,9 @@ final class PlannedView {
      * What a day at the bench uses.
      *
      * @param batches of the day, in the order of the places
-     * @param mixes what to mix, by medium
-     * @param foilCm2 to cover with; {@code filmCm2} to wrap with
+     * @param additives each in the unit of its label
+     * @param filmCm2 to wrap with; {@code foilCm2} to cover with
+     * @param containers pods, bags and pots, by recipe
      * @param minutes of work
      */
     record ShoppingListView(
