@@ -67,7 +67,7 @@ watch(
   },
   { immediate: true },
 )
-useTrialRows((batch) => putBack(batch))
+useTrialRows(rows, (batch) => putBack(batch))
 
 const recipe = computed(() => recipes.value?.find((one) => String(one.id) === head.value.recipeId))
 const mother = computed(() => mothers.value?.find((one) => String(one.id) === head.value.motherId))
@@ -107,21 +107,11 @@ function onLimb(row: BenchRow, id: string): void {
   row.limb = ''
   if (stand) Object.assign(row, fromLimb(stand, rows.value, session.units))
 }
-// a limb is one of its mother's; one that was come with from Stock is filled in once its measures are there
-watch(
-  () => head.value.motherId,
-  (to, from) => {
-    if (from) {
-      rows.value.forEach((row) => {
-        if (
-          !limbs.value.some((one) => String(one.limb.id) === row.limb && String(one.limb.motherId) === to)
-        ) {
-          row.limb = ''
-        }
-      })
-    }
-  },
-)
+/** A limb and a place of a trial are one mother's: another that is picked has neither. */
+function anotherMother(): void {
+  rows.value.forEach((row) => Object.assign(row, { limb: '', slot: '' }))
+}
+// a limb that was come with from Stock is filled in once its measures are there
 watch(
   limbs,
   () => {
@@ -193,7 +183,13 @@ function take(planned: Schemas['Planned']): void {
   </div>
   <BatchNews :done="done" :waiting="waiting" @flush="flush" @back="back" />
   <PlannedList @take="take" />
-  <BenchTop v-model="head" :mothers="mothers ?? []" :species="species ?? []" :recipes="recipes ?? []" />
+  <BenchTop
+    v-model="head"
+    :mothers="mothers ?? []"
+    :species="species ?? []"
+    :recipes="recipes ?? []"
+    @mother="anotherMother"
+  />
   <p v-if="mothers && !mothers.length" class="panel mt-4">
     There is no mother yet.
     <RouterLink class="link" :to="{ name: 'stock' }">Add one in Stock</RouterLink> first.

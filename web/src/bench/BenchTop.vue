@@ -9,6 +9,7 @@ import type { BenchHead } from './useBench'
 
 /** What all rows of a batch have in common. */
 const head = defineModel<BenchHead>({ required: true })
+const emit = defineEmits<{ mother: [] }>()
 const props = defineProps<{
   mothers: Schemas['MotherView'][]
   species: Schemas['SpeciesView'][]
@@ -58,7 +59,13 @@ watch(
   <div
     class="mt-4 grid gap-4 sm:grid-cols-2 xl:grid-cols-[minmax(0,2fr)_minmax(0,1.3fr)_minmax(0,1.2fr)_minmax(0,1.3fr)]"
   >
-    <MotherPick v-model="head.motherId" :mothers="mothers" :species="species" :places="places ?? []" />
+    <MotherPick
+      v-model="head.motherId"
+      :mothers="mothers"
+      :species="species"
+      :places="places ?? []"
+      @update:model-value="emit('mother')"
+    />
     <PickOne v-model="head.recipeId" label="Recipe" :options="recipeOptions" />
     <label class="grid content-start gap-1">
       <span class="font-bold">Hand</span>

@@ -62,8 +62,8 @@ export function useBench(begin: { motherId: string }) {
     fromUnion: session.units === 'US' ? '16' : '400',
     lean: '30',
   })
-  /** One more row like another. */
-  const another = (like: BenchRow): BenchRow => ({ ...like, key: nextKey++ })
+  /** One more row like another; a place of a trial is one row’s. */
+  const another = (like: BenchRow): BenchRow => ({ ...like, slot: '', key: nextKey++ })
   const head = ref<BenchHead>({
     motherId: begin.motherId,
     recipeId: '',

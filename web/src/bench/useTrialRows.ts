@@ -1,11 +1,11 @@
-import { watch } from 'vue'
+import { watch, type Ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useQuery } from '@tanstack/vue-query'
 import { api, type Schemas } from '@/shared/api/client'
-import type { BatchBody } from './useBench'
+import type { BatchBody, BenchRow } from './useBench'
 
 /** The free places of one arm of a trial on one mother, as rows to be set; they come with the address of the page. */
-export function useTrialRows(lay: (batch: BatchBody) => void): void {
+export function useTrialRows(rows: Ref<BenchRow[]>, lay: (batch: BatchBody) => void): void {
   const route = useRoute()
   const { trial, arm, mother } = route.query
   const { data } = useQuery({
@@ -23,7 +23,9 @@ export function useTrialRows(lay: (batch: BatchBody) => void): void {
         (one) => !one.layer && String(one.arm) === arm && String(one.motherId) === mother,
       )
       const recipeId = page.line.arms.find((one) => String(one.number) === arm)?.recipeId
-      if (!places.length || !recipeId) return
+      // after a reload what was typed for these places is on the bench already
+      const onBench = rows.value.some((row) => places.some((one) => String(one.slotId) === row.slot))
+      if (!places.length || !recipeId || onBench) return
       lay({
         motherId: Number(mother),
         recipeId,

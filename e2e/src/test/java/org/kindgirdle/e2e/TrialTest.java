@@ -41,6 +41,10 @@ class TrialTest {
             assertThat(visit.list("Recipe").locator("option:checked")).hasText("Moss and foil");
             visit.field("Diameter").first().fill("14");
             visit.field("Diameter").last().fill("15");
+            // what was typed for the places outlives a reload
+            visit.page().reload();
+            assertThat(visit.field("Diameter").last()).hasValue("15");
+            assertThat(visit.field("Diameter").first()).hasValue("14");
             assertThat(visit.see("remarks")).isVisible();
             if (visit.see("reason").isVisible()) {
                 visit.see("reason").fill("counted by the test");
