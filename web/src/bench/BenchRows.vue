@@ -201,8 +201,12 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
           {{ show(sums[index]!.ball.diameterMm, 'length', session.units) }}:
           <b class="text-ink">{{
             isRing ? `Ring ${show(sums[index]!.ball.ringMm, 'length', session.units)}` : 'No ring'
-          }}</b>, {{ show(sums[index]!.ball.mediumMl, 'volume', session.units) }} of medium,
-          {{ PROP[sums[index]!.load.verdict] }},
+          }}</b>,
+          {{
+            sums[index]!.ball.mediumMl
+              ? `${show(sums[index]!.ball.mediumMl, 'volume', session.units)} of medium`
+              : 'foil only'
+          }}, {{ PROP[sums[index]!.load.verdict] }},
           <template v-if="isRing">{{ RISK[sums[index]!.bridging] }}, </template>
           {{ FIT[sums[index]!.hormoneFit]
           }}<template v-if="sums[index]!.containerFit && sums[index]!.containerFit !== 'FITS'"

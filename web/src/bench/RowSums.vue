@@ -57,7 +57,7 @@ const CONTAINER: Record<string, string> = {
     <dd>
       {{ Math.round(row.load.utilisation * 100) }}% of what the limb bears: {{ LOAD[row.load.verdict] }}
     </dd>
-    <template v-if="row.leavesToKeep + row.leavesToTake">
+    <template v-if="row.ball.mediumMl && row.leavesToKeep + row.leavesToTake">
       <dt class="text-muted">Leaf</dt>
       <dd>
         a full ball carries

@@ -59,7 +59,9 @@ const ends = computed(() => {
 
 <template>
   <section aria-labelledby="band-title">
-    <h2 id="band-title" class="text-base">From ring to full ball</h2>
+    <h2 id="band-title" class="text-base">
+      {{ layer.drawing.ringMm ? 'From ring to full ball' : 'From setting to full of roots' }}
+    </h2>
     <p data-testid="dates">
       <template v-if="band.forecast.q50">
         Likeliest full about <b>{{ text(band.forecast.q50) }}</b>, with four chances in five between
@@ -114,7 +116,9 @@ const ends = computed(() => {
           class="stroke-ink"
           stroke-width="3"
         />
-        <text x="4" y="106" class="fill-muted text-[14px]">ring {{ text(band.from) }}</text>
+        <text x="4" y="106" class="fill-muted text-[14px]">
+          {{ layer.drawing.ringMm ? 'ring' : 'set' }} {{ text(band.from) }}
+        </text>
         <text
           :x="band.x(today)"
           y="124"

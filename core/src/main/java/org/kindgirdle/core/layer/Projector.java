@@ -17,6 +17,7 @@ import org.kindgirdle.core.growth.RecipeFactors;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.StageSeen;
+import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.harden.HardenRules;
 import org.kindgirdle.core.harden.HardenVerdict;
@@ -92,7 +93,8 @@ public final class Projector {
 
     /**
      * Probability of a full ball by the end of each of some days, evenly from the first on which anything is likely to
-     * the last on which anything is left; empty where the dates lie beyond the horizon or the layer is off its mother.
+     * the last on which anything is left, or the horizon; empty where even the first lies beyond that, or the layer is off
+     * its mother.
      */
     public static List<ReadyBy> readyCurve(LayerState state, LayerContext context, LocalDate today) {
         LayerProjection.RootForecast forecast = project(state, context, today).forecast();
@@ -102,11 +104,13 @@ public final class Projector {
         HeatTrack heat = new HeatTrack(state, context, new Projector(state, context, today).factors.speed());
         Optional<LocalDate> first = heat.dayReaching(forecast.ready().quantile(CURVE_TAIL));
         Optional<LocalDate> last = heat.dayReaching(forecast.ready().quantile(1 - CURVE_TAIL));
-        if (first.isEmpty() || last.isEmpty()) {
+        if (first.isEmpty()) {
             return List.of();
         }
         LocalDate from = first.get().minusDays(1);
-        long days = ChronoUnit.DAYS.between(from, last.get().plusDays(1));
+        LocalDate to = last.map(day -> day.plusDays(1))
+                .orElseGet(() -> state.ringedOn().plusDays(ThermalSums.HORIZON_DAYS));
+        long days = ChronoUnit.DAYS.between(from, to);
         long stride = Math.max(1, days / CURVE_POINTS);
         List<ReadyBy> curve = new ArrayList<>();
         for (long day = 0; day <= days; day += stride) {

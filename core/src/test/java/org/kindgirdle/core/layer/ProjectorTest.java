@@ -3,6 +3,7 @@ package org.kindgirdle.core.layer;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -23,6 +24,9 @@ class ProjectorTest {
     private static final LocalDate JULY = LocalDate.of(2026, 7, 10);
 
     private static final LocalDate JUNE = LocalDate.of(2026, 6, 12);
+
+    /** thermal days that some of this species would need less than four years for, and some more */
+    private static final double SLOW_D50 = 350;
 
     @Test
     void a_fresh_layer_waits_and_its_dates_lie_in_order() {
@@ -45,6 +49,19 @@ class ProjectorTest {
         assertThat(after).isBefore(before);
         assertThat(step(quince.look(JULY.plusDays(10), RootStage.FILLED, 3).asOf(JULY.plusDays(10))))
                 .isEqualTo(NextStep.SEVER_NOW);
+    }
+
+    @Test
+    void a_curve_that_runs_past_the_horizon_ends_there() {
+        LayerState state = Replay.of(new Carrow().set().journal());
+        LocalDate horizon = Carrow.SET_ON.plusDays(1461);
+        List<Projector.ReadyBy> curve =
+                Projector.readyCurve(state, Carrow.context(Carrow.quince(SLOW_D50)), Carrow.SET_ON);
+        assertThat(curve).isNotEmpty();
+        assertThat(curve.get(curve.size() - 1).on())
+                .isAfter(horizon.minusDays(60))
+                .isBeforeOrEqualTo(horizon);
+        assertThat(curve).isSortedAccordingTo((a, b) -> Double.compare(a.readyP(), b.readyP()));
     }
 
     @Test
