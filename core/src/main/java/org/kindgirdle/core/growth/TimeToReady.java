@@ -1,9 +1,12 @@
 package org.kindgirdle.core.growth;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import org.hipparchus.special.Erf;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -124,6 +127,25 @@ public final class TimeToReady {
             return 0;
         }
         return thermalDays >= high ? 1 : Math.min(1, upTo(z(thermalDays)) / mass);
+    }
+
+    /**
+     * What is to be found after so many thermal days: a stage begins at its share of the time to a full ball, so it is
+     * reached by those that would be full at the thermal days divided by that share.
+     *
+     * @param thermalDays 0 to 1e9
+     * @return the probability of each stage, all of them, adding up to 1
+     */
+    public Map<RootStage, Double> stages(HouseRules rules, double thermalDays) {
+        Map<RootStage, Double> odds = new EnumMap<>(RootStage.class);
+        double reached = 1;
+        for (RootStage stage : RootStage.values()) {
+            double end = stage.endsAt(rules);
+            double next = end == Double.POSITIVE_INFINITY ? 0 : readyBy(Math.min(MOST_THERMAL_DAYS, thermalDays / end));
+            odds.put(stage, Math.max(0, reached - next));
+            reached = Math.min(reached, next);
+        }
+        return odds;
     }
 
     private double point() {

@@ -16,9 +16,17 @@ public record Job(String code, LocalDate from, LocalDate by) {
     /** The code of adding water to a ball. */
     public static final String TOP_UP = "TOP_UP";
 
+    /** The code of tidying what the severing left on the mother. */
+    public static final String TIDY_STUB = Work.TIDY_STUB.name();
+
     public Job {
         if (by.isBefore(from)) {
             from = by;
         }
+    }
+
+    /** The same job, not before a day; where that is past its last day, this is its day. */
+    Job notBefore(LocalDate day) {
+        return new Job(code, day.isAfter(from) ? day : from, day.isAfter(by) ? day : by);
     }
 }

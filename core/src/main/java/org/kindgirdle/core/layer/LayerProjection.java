@@ -40,6 +40,9 @@ public record LayerProjection(
         Set<AlsoDo> alsoDo,
         List<Job> jobs) {
 
+    /** A job may be put off by at most so many days from the day on which that is said. */
+    public static final int MOST_DEFERRED_DAYS = 28;
+
     public LayerProjection {
         alsoDo = Set.copyOf(alsoDo);
         jobs = List.copyOf(jobs);

@@ -1,5 +1,6 @@
 package org.kindgirdle.core.layer;
 
+import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
@@ -151,6 +152,27 @@ public sealed interface LayerRecord {
             Require.present("cause", cause);
         }
     }
+
+    /**
+     * A job was put off on purpose. It holds until something else is recorded.
+     *
+     * @param job code of the job
+     * @param until the day on which it is due again, within {@link LayerProjection#MOST_DEFERRED_DAYS} days of the
+     *     record
+     */
+    record Deferred(String job, LocalDate until) implements LayerRecord {
+        public Deferred {
+            Require.present("job", job);
+            if (job.isBlank() || job.length() > MAX_JOB_CODE) {
+                throw new IllegalArgumentException(
+                        "job is \"" + job + "\"; it must be a job's code of 1 to " + MAX_JOB_CODE + " letters");
+            }
+            Require.present("until", until);
+        }
+    }
+
+    /** Letters of the longest code of a job. */
+    int MAX_JOB_CODE = 40;
 
     /** A remark only; the text stands with the event. */
     record Noted() implements LayerRecord {}

@@ -19,6 +19,8 @@ import org.kindgirdle.core.look.Sectors;
  * @param conditions found and not yet mended
  * @param covers changes of cover, oldest first
  * @param wateredOn the day the ball was last wet through
+ * @param stubTidied whether the mother was seen to after the severing
+ * @param deferred the job that was put off and the only thing recorded since; null if none is
  * @param plant after severance; null before it
  * @param lastOn the day of the newest record
  * @param conflicts events that could not be applied, with the reason
@@ -40,6 +42,8 @@ public record LayerState(
         boolean upsized,
         boolean cleanedOut,
         @Nullable WorkOn lastDecision,
+        boolean stubTidied,
+        @Nullable DeferredOn deferred,
         @Nullable PlantState plant,
         @Nullable LossCause lossCause,
         LocalDate lastOn,
@@ -53,6 +57,9 @@ public record LayerState(
 
     /** A piece of work and its day. */
     public record WorkOn(LocalDate on, Work work) {}
+
+    /** A job that was put off, and the day of that. */
+    public record DeferredOn(LocalDate on, LayerRecord.Deferred what) {}
 
     /** An event that does not fit what came before it. */
     public record Conflict(UUID event, Reason reason) {}

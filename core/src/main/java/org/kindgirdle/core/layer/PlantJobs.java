@@ -1,6 +1,7 @@
 package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.house.HouseRules;
@@ -12,7 +13,17 @@ final class PlantJobs {
     private static final Rule WATCH_DAYS = Rule.of("job.plant-watch");
     private static final Rule MAY_WAIT_DAYS = Rule.of("job.plant-may-wait");
 
+    private static final Rule MOTHER_MAY_WAIT_DAYS = Rule.of("job.stub-may-wait");
+
     private PlantJobs() {}
+
+    /** What the mother of a severed layer is still owed; empty if nothing. */
+    static Optional<Job> forMother(HouseRules rules, LayerState state, PlantState plant) {
+        LocalDate from = plant.severedOn();
+        return state.stubTidied()
+                ? Optional.empty()
+                : Optional.of(new Job(Job.TIDY_STUB, from, from.plusDays(rules.count(MOTHER_MAY_WAIT_DAYS))));
+    }
 
     static Job of(HouseRules rules, HardenVerdict verdict, PlantState plant, LocalDate today) {
         String code = verdict.step().name();

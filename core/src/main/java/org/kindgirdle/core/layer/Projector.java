@@ -157,8 +157,12 @@ public final class Projector {
             return new LayerProjection(state, ball, load, factors, null, null, null, Set.of(), List.of());
         }
         HardenVerdict hardening = HardenRules.decide(rules, state.plant(), context.climate(), leafless, today);
-        List<Job> jobs = List.of(PlantJobs.of(rules, hardening, state.plant(), today));
-        return new LayerProjection(state, ball, load, factors, null, null, hardening, Set.of(), jobs);
+        List<Job> jobs = new ArrayList<>(List.of(PlantJobs.of(rules, hardening, state.plant(), today)));
+        // what is cut off when it is set leaves its stub to the pruning of the mother
+        if (context.recipe().method().staysOnMother()) {
+            PlantJobs.forMother(rules, state, state.plant()).ifPresent(jobs::add);
+        }
+        return new LayerProjection(state, ball, load, factors, null, null, hardening, Set.of(), ordered(jobs));
     }
 
     private LayerProjection onMother() {
@@ -182,18 +186,23 @@ public final class Projector {
         Set<AlsoDo> alsoDo = alsoDo(heat.coverNow(), verdict.step());
         List<Job> jobs =
                 new MotherJobs(state, context, today, heat, forecast, isGrowing(today)).of(verdict.step(), alsoDo);
-        return new LayerProjection(
-                state,
-                ball,
-                load,
-                factors,
-                forecast,
-                verdict,
-                null,
-                alsoDo,
-                jobs.stream()
-                        .sorted(Comparator.comparing(Job::by).thenComparing(Job::code))
-                        .toList());
+        return new LayerProjection(state, ball, load, factors, forecast, verdict, null, alsoDo, ordered(jobs));
+    }
+
+    /** By last day, with what was put off not before the day it was put off to. */
+    private List<Job> ordered(List<Job> jobs) {
+        LayerState.DeferredOn deferred = state.deferred();
+        return jobs.stream()
+                .map(job -> deferred == null || !deferred.what().job().equals(job.code())
+                        ? job
+                        : job.notBefore(earlier(
+                                deferred.what().until(), deferred.on().plusDays(LayerProjection.MOST_DEFERRED_DAYS))))
+                .sorted(Comparator.comparing(Job::by).thenComparing(Job::code))
+                .toList();
+    }
+
+    private static LocalDate earlier(LocalDate a, LocalDate b) {
+        return a.isBefore(b) ? a : b;
     }
 
     private List<StageSeen> stagesSeen(HeatTrack heat) {

@@ -34,6 +34,8 @@ public final class Replay {
     private boolean upsized;
     private boolean cleanedOut;
     private LayerState.@Nullable WorkOn lastDecision;
+    private boolean stubTidied;
+    private LayerState.@Nullable DeferredOn deferred;
     private LocalDate severedOn = LocalDate.MIN;
     private @Nullable LocalDate mossSince;
     private Ladder ladder = Ladder.IN_LEAF;
@@ -93,6 +95,14 @@ public final class Replay {
         }
         LocalDate on = event.on();
         LayerRecord what = event.what();
+        if (what instanceof LayerRecord.Deferred later) {
+            // nothing was done: what is known of the layer is as old as before
+            deferred = new LayerState.DeferredOn(on, later);
+            return;
+        }
+        if (!(what instanceof LayerRecord.Noted)) {
+            deferred = null;
+        }
         if (what instanceof LayerRecord.Set set) {
             setEvent = event;
             ringMm = set.ringMm();
@@ -141,8 +151,11 @@ public final class Replay {
         if (!phase.isLive()) {
             return LayerState.Reason.FINISHED;
         }
-        if (what instanceof LayerRecord.Lost) {
+        if (what instanceof LayerRecord.Lost || what instanceof LayerRecord.Deferred) {
             return null;
+        }
+        if (what instanceof LayerRecord.Tended tended && tended.work() == Work.TIDY_STUB) {
+            return phase == LayerPhase.ON_MOTHER ? LayerState.Reason.NOT_SEVERED : null;
         }
         if (what instanceof LayerRecord.Potted) {
             return phase == LayerPhase.SEVERED || mossSince != null
@@ -200,6 +213,7 @@ public final class Replay {
         switch (work) {
             case RESCORE -> rescores++;
             case PROP -> propped = true;
+            case TIDY_STUB -> stubTidied = true;
             case UPSIZE -> upsized = true;
             case CLEAN_OUT -> {
                 cleanedOut = true;
@@ -237,6 +251,8 @@ public final class Replay {
                 upsized,
                 cleanedOut,
                 lastDecision,
+                stubTidied,
+                deferred,
                 plant,
                 lossCause,
                 lastOn,

@@ -19,6 +19,8 @@ public enum Work {
     LOOSEN_TIE(false, Condition.CONSTRICTED),
     UPSIZE(true),
     PROP(false),
+    /** after severance: the stub shortened to a bud or shoot, the new leader noted */
+    TIDY_STUB(false),
     CARRY_OVER(false),
     HOLD_SPRING(false),
     HOLD_FRUIT(false),

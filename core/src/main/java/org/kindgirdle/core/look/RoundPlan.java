@@ -4,7 +4,9 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
@@ -92,6 +94,9 @@ public record RoundPlan(List<Day> days, List<RoundJob> later) {
         private final double roundMinutes;
         private final TreeMap<LocalDate, List<RoundJob>> jobs = new TreeMap<>();
 
+        /** Kept beside the jobs: every placing asks for it on many days. */
+        private final Map<LocalDate, Double> minutes = new HashMap<>();
+
         Allocation(LocalDate today, Set<DayOfWeek> roundDays, double roundMinutes) {
             this.today = today;
             this.roundDays = Set.copyOf(roundDays);
@@ -113,6 +118,7 @@ public record RoundPlan(List<Day> days, List<RoundJob> later) {
                     LocalDate other = dayWithRoom(job, day);
                     if (other != null) {
                         jobs.get(day).remove(job);
+                        minutes.merge(day, -job.minutes(), Double::sum);
                         put(job, other);
                     }
                 }
@@ -172,12 +178,11 @@ public record RoundPlan(List<Day> days, List<RoundJob> later) {
 
         private void put(RoundJob job, LocalDate day) {
             jobs.computeIfAbsent(day, one -> new ArrayList<>()).add(job);
+            minutes.merge(day, job.minutes(), Double::sum);
         }
 
         private double minutes(LocalDate day) {
-            return jobs.getOrDefault(day, List.of()).stream()
-                    .mapToDouble(RoundJob::minutes)
-                    .sum();
+            return minutes.getOrDefault(day, 0.0);
         }
     }
 }

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.core.house.HouseRules;
@@ -36,6 +38,25 @@ class TimeToReadyTest {
                 last = q;
             }
         }
+    }
+
+    @Test
+    void the_stages_to_be_found_add_up_and_follow_the_heat() {
+        TimeToReady time = TimeToReady.prior(40, .2);
+        RootStage likeliestBefore = RootStage.NONE;
+        for (double g = 0; g <= 80; g += 2) {
+            Map<RootStage, Double> odds = time.stages(HouseRules.SHIPPED, g);
+            assertThat(odds.values().stream().mapToDouble(Double::doubleValue).sum())
+                    .isCloseTo(1, within(1e-12));
+            RootStage likeliest = Collections.max(odds.entrySet(), Map.Entry.comparingByValue())
+                    .getKey();
+            assertThat(likeliest).isGreaterThanOrEqualTo(likeliestBefore);
+            likeliestBefore = likeliest;
+        }
+        // a full ball is what is full or older: the mass that is ready by then
+        Map<RootStage, Double> odds = time.stages(HouseRules.SHIPPED, 40);
+        assertThat(odds.get(RootStage.FILLED) + odds.get(RootStage.MATURE)).isCloseTo(.5, within(1e-12));
+        assertThat(time.stages(HouseRules.SHIPPED, 0)).containsEntry(RootStage.NONE, 1.0);
     }
 
     @Test

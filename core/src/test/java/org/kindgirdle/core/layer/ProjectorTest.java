@@ -193,6 +193,49 @@ class ProjectorTest {
         assertThat(hardening(plant.asOf(LocalDate.of(2026, 10, 1))).step()).isEqualTo(PlantStep.HOLD_UNDER_COVER);
     }
 
+    @Test
+    void a_job_that_was_put_off_waits_until_its_day_and_anything_recorded_brings_it_back() {
+        Carrow dry = new Carrow().set().look(JULY, RootStage.CALLUS, 0, Condition.DRY);
+        dry.on(JULY, new LayerRecord.Deferred("REWET", JULY.plusDays(4)));
+        assertThat(dry.asOf(JULY).nextJob()).isEqualTo(new Job("REWET", JULY.plusDays(4), JULY.plusDays(4)));
+        assertThat(step(dry.asOf(JULY)))
+                .as("what is to be done is not changed by waiting")
+                .isEqualTo(NextStep.REWET);
+        dry.on(JULY.plusDays(1), new LayerRecord.Noted());
+        assertThat(Objects.requireNonNull(dry.asOf(JULY.plusDays(1)).nextJob()).from())
+                .isEqualTo(JULY.plusDays(4));
+        dry.look(JULY.plusDays(1), RootStage.CALLUS, 0, Condition.DRY);
+        assertThat(Objects.requireNonNull(dry.asOf(JULY.plusDays(1)).nextJob()).by())
+                .isEqualTo(JULY.plusDays(1));
+    }
+
+    @Test
+    void no_job_is_put_off_for_ever_and_what_may_wait_longer_keeps_its_last_day() {
+        Carrow dry = new Carrow().set().look(JULY, RootStage.CALLUS, 0, Condition.DRY);
+        dry.on(JULY, new LayerRecord.Deferred("REWET", JULY.plusYears(1)));
+        assertThat(Objects.requireNonNull(dry.asOf(JULY).nextJob()).by())
+                .isEqualTo(JULY.plusDays(LayerProjection.MOST_DEFERRED_DAYS));
+
+        Carrow bridged = new Carrow().set().look(JULY, RootStage.INITIALS, 1, Condition.BRIDGED);
+        LocalDate last = Objects.requireNonNull(bridged.asOf(JULY).nextJob()).by();
+        bridged.on(JULY, new LayerRecord.Deferred("CUT_BRIDGE", JULY.plusDays(2)));
+        assertThat(bridged.asOf(JULY).nextJob()).isEqualTo(new Job("CUT_BRIDGE", JULY.plusDays(2), last));
+    }
+
+    @Test
+    void the_mother_of_a_severed_layer_is_seen_to_once() {
+        Carrow plant = new Carrow().set().on(JULY, new LayerRecord.Severed(12, 6));
+        assertThat(plant.asOf(JULY).jobs()).extracting(Job::code).contains(Job.TIDY_STUB);
+        plant.on(JULY.plusDays(3), new LayerRecord.Tended(Work.TIDY_STUB, null));
+        assertThat(plant.asOf(JULY.plusDays(3)).jobs()).extracting(Job::code).doesNotContain(Job.TIDY_STUB);
+        assertThat(plant.asOf(JULY.plusDays(3)).state().conflicts()).isEmpty();
+
+        Carrow early = new Carrow().set().on(JULY, new LayerRecord.Tended(Work.TIDY_STUB, null));
+        assertThat(early.asOf(JULY).state().conflicts())
+                .extracting(LayerState.Conflict::reason)
+                .containsExactly(LayerState.Reason.NOT_SEVERED);
+    }
+
     private static NextStep step(LayerProjection layer) {
         return Objects.requireNonNull(layer.verdict()).step();
     }

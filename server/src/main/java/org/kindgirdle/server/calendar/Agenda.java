@@ -2,6 +2,7 @@ package org.kindgirdle.server.calendar;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -13,7 +14,6 @@ import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.look.RoundJob;
-import org.kindgirdle.core.look.RoundMinutes;
 import org.kindgirdle.core.look.RoundPlan;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.plan.WindowClass;
@@ -23,6 +23,7 @@ import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.journal.DueLayers;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.look.Walk;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.PlaceView;
@@ -39,14 +40,14 @@ class Agenda {
     private static final int MOST_LISTED = 40;
 
     private final Snapshots snapshots;
-    private final DueLayers due;
+    private final Walk walk;
     private final Nursery nursery;
     private final Words words;
     private final Phrases phrases;
 
-    Agenda(Snapshots snapshots, DueLayers due, Nursery nursery, Words words, Phrases phrases) {
+    Agenda(Snapshots snapshots, Walk walk, Nursery nursery, Words words, Phrases phrases) {
         this.snapshots = snapshots;
-        this.due = due;
+        this.walk = walk;
         this.nursery = nursery;
         this.words = words;
         this.phrases = phrases;
@@ -54,26 +55,15 @@ class Agenda {
 
     List<Entry> ahead() {
         NurserySnapshot now = snapshots.take();
-        List<DueLayers.Due> jobs = due.before(now.today().plusDays(DAYS_AHEAD));
-        List<Entry> all = new ArrayList<>(rounds(now, jobs));
-        all.addAll(singleJobs(now, jobs));
+        Walk.Planned planned = walk.plan(now, DAYS_AHEAD);
+        List<Entry> all = new ArrayList<>(rounds(now, planned));
+        all.addAll(singleJobs(now, planned.byCode().values()));
         all.addAll(windows(now));
         return all;
     }
 
-    private List<Entry> rounds(NurserySnapshot now, List<DueLayers.Due> jobs) {
-        Map<String, DueLayers.Due> byCode = jobs.stream().collect(Collectors.toMap(DueLayers.Due::code, one -> one));
-        List<RoundJob> planned = jobs.stream()
-                .map(job -> new RoundJob(
-                        job.code(),
-                        place(now, job).walkingOrder(),
-                        job.from().isAfter(job.by()) ? job.by() : job.from(),
-                        job.by(),
-                        RoundMinutes.of(now.rules(), job.job())))
-                .toList();
-        RoundPlan plan =
-                RoundPlan.of(now.today(), now.site().roundDays(), now.site().roundMinutes(), DAYS_AHEAD, planned);
-        return plan.days().stream()
+    private List<Entry> rounds(NurserySnapshot now, Walk.Planned planned) {
+        return planned.plan().days().stream()
                 .map(day -> new Entry(
                         "round-" + day.on(),
                         day.on(),
@@ -83,7 +73,7 @@ class Agenda {
                                 Map.of(
                                         "count", String.valueOf(day.jobs().size()),
                                         "minutes", String.valueOf(Math.round(day.minutes())))),
-                        description(now, day, byCode)))
+                        description(now, day, planned.byCode())))
                 .toList();
     }
 
@@ -94,7 +84,7 @@ class Agenda {
         for (RoundJob job : day.jobs()) {
             DueLayers.Due one = byCode.get(job.id());
             if (one != null) {
-                places.put(job.placeOrder(), place(now, one).name());
+                places.put(job.placeOrder(), Walk.place(now, one).name());
                 lines.computeIfAbsent(job.placeOrder(), order -> new ArrayList<>())
                         .add(words.job(one.job(), one.method()).toLowerCase(Locale.ROOT) + " " + one.code());
             }
@@ -109,7 +99,7 @@ class Agenda {
     }
 
     /** What has days of its own, like a severing; looks and top-ups are what rounds are for. */
-    private List<Entry> singleJobs(NurserySnapshot now, List<DueLayers.Due> jobs) {
+    private List<Entry> singleJobs(NurserySnapshot now, Collection<DueLayers.Due> jobs) {
         return jobs.stream()
                 .filter(job -> !job.job().equals(Job.LOOK) && !job.job().equals(Job.TOP_UP))
                 .map(job -> {
@@ -122,7 +112,8 @@ class Agenda {
                             to,
                             words.job(job.job(), job.method()) + " " + job.code(),
                             now.species(mother.speciesCode()).profile().common() + " " + mother.variety() + " on "
-                                    + mother.code() + ", " + place(now, job).name());
+                                    + mother.code() + ", "
+                                    + Walk.place(now, job).name());
                 })
                 .toList();
     }
@@ -181,9 +172,5 @@ class Agenda {
                 on,
                 phrases.say("calendar.window." + what, values),
                 phrases.say("calendar.window.why", values));
-    }
-
-    private static PlaceView place(NurserySnapshot now, DueLayers.Due job) {
-        return now.place(now.mother(job.motherId()).placeId());
     }
 }

@@ -216,6 +216,10 @@ class DemoSeason {
     /** @return whether something else may be done today */
     private boolean respond(Sim layer, LayerProjection now, Job job, LocalDate day, Random random) {
         HardenVerdict hardening = now.hardening();
+        if (job.code().equals(Job.TIDY_STUB)) {
+            append(layer, day, new LayerRecord.Tended(Work.TIDY_STUB, null), new Random(layer.code.hashCode()));
+            return true;
+        }
         if (hardening != null) {
             return harden(layer, now, hardening, day, random);
         }

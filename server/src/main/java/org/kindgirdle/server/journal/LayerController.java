@@ -1,6 +1,8 @@
 package org.kindgirdle.server.journal;
 
 import jakarta.validation.Valid;
+import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerPhase;
@@ -24,17 +26,29 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1")
 class LayerController {
 
+    private static final int MOST_CARDS = 100;
+
     private final LayerJournal journal;
     private final LayerPages pages;
     private final LayerList list;
+    private final ManyRecords many;
+    private final LayerChanges changes;
     private final CommandLedger commands;
     private final Reprojection reprojection;
 
     LayerController(
-            LayerJournal journal, LayerPages pages, LayerList list, CommandLedger commands, Reprojection reprojection) {
+            LayerJournal journal,
+            LayerPages pages,
+            LayerList list,
+            ManyRecords many,
+            LayerChanges changes,
+            CommandLedger commands,
+            Reprojection reprojection) {
         this.journal = journal;
         this.pages = pages;
         this.list = list;
+        this.many = many;
+        this.changes = changes;
         this.commands = commands;
         this.reprojection = reprojection;
     }
@@ -60,6 +74,29 @@ class LayerController {
     @GetMapping("/layers/{code}")
     LayerPage page(@PathVariable String code) {
         return pages.page(code(code));
+    }
+
+    /** Cards for the phone, to have them where there is no network. Codes that no layer has are left out. */
+    @GetMapping("/layer-cards")
+    List<LayerCard> cards(@RequestParam List<String> codes) {
+        if (codes.size() > MOST_CARDS) {
+            throw ProblemException.invalid(
+                    "codes", codes.size(), "at most " + MOST_CARDS, "Ask for them a part at a time.");
+        }
+        reprojection.turnDay();
+        return pages.cards(codes.stream().map(LayerController::code).distinct().toList());
+    }
+
+    /** What was recorded since a moment, by anyone: asked for every few seconds while a round is open. */
+    @GetMapping("/layer-changes")
+    LayerChanges.Changes changes(@RequestParam Instant since) {
+        return changes.since(since);
+    }
+
+    @PostMapping("/layer-records")
+    @ResponseStatus(HttpStatus.CREATED)
+    ManyRecords.ManyRecorded addMany(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody ManyRequest records) {
+        return commands.once(id, "records", records, ManyRecords.ManyRecorded.class, () -> many.append(id, records));
     }
 
     @PostMapping("/layers/{code}/records")

@@ -4,12 +4,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerProjection;
@@ -157,6 +159,12 @@ public class LayerJournal {
         }
         events.save(row);
         return new Recorded(uuid, layer.revision, projection == null ? null : conflict(projection, uuid));
+    }
+
+    /** Which of some codes belong to a layer. */
+    @Transactional(readOnly = true)
+    Set<String> known(Collection<String> codes) {
+        return layers.findByCodeIn(codes).stream().map(layer -> layer.code).collect(Collectors.toSet());
     }
 
     private LayerEventRow row(

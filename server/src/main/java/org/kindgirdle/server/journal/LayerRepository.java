@@ -32,10 +32,6 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     List<Layer> findByPhaseInOrderById(Collection<LayerPhase> phases);
 
-    List<Layer> findByPhaseInAndJobByBeforeOrderByJobByAscIdAsc(Collection<LayerPhase> phases, LocalDate day);
-
-    long countByPhaseInAndJobByGreaterThanEqual(Collection<LayerPhase> phases, LocalDate day);
-
     List<Layer> findByMotherIdInAndSetOnGreaterThanEqualAndPhaseNot(
             Collection<Long> mothers, LocalDate from, LayerPhase phase);
 

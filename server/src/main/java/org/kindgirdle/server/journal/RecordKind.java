@@ -16,6 +16,7 @@ public enum RecordKind {
     OBSERVED(LayerRecord.Observed.class),
     RELEASED(LayerRecord.Released.class),
     LOST(LayerRecord.Lost.class),
+    DEFERRED(LayerRecord.Deferred.class),
     NOTED(LayerRecord.Noted.class),
     WITHDRAWN(LayerRecord.Withdrawn.class);
 

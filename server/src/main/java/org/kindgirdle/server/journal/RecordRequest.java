@@ -35,6 +35,7 @@ record RecordRequest(
                     LayerRecord.Observed.class,
                     LayerRecord.Released.class,
                     LayerRecord.Lost.class,
+                    LayerRecord.Deferred.class,
                     LayerRecord.Noted.class,
                     LayerRecord.Withdrawn.class
                 })

@@ -1,122 +1,92 @@
 package org.kindgirdle.server.look;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
-import org.kindgirdle.core.look.RoundMinutes;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.look.RoundPlan;
 import org.kindgirdle.server.journal.DueLayers;
+import org.kindgirdle.server.journal.LayerChanges;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Reprojection;
 import org.kindgirdle.server.journal.Snapshots;
-import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.PlaceView;
-import org.kindgirdle.server.words.Words;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What is due today, by place in walking order. */
+/** What is due, by place in walking order. */
 @RestController
 @RequestMapping("/api/v1/round")
 class RoundController {
 
     private final Snapshots snapshots;
+    private final Walk walk;
     private final DueLayers due;
+    private final LayerChanges changes;
     private final Reprojection reprojection;
-    private final Words words;
+    private final BusinessClock clock;
 
-    RoundController(Snapshots snapshots, DueLayers due, Reprojection reprojection, Words words) {
+    RoundController(
+            Snapshots snapshots,
+            Walk walk,
+            DueLayers due,
+            LayerChanges changes,
+            Reprojection reprojection,
+            BusinessClock clock) {
         this.snapshots = snapshots;
+        this.walk = walk;
         this.due = due;
+        this.changes = changes;
         this.reprojection = reprojection;
-        this.words = words;
+        this.clock = clock;
     }
 
-    /**
-     * @param roundDay whether today is one
-     * @param nextRoundOn the next round day after today: what can wait till then is not here
-     * @param minutes estimated for all that is here
-     * @param later how many jobs can wait
-     */
-    record RoundView(
-            LocalDate today,
-            boolean roundDay,
-            LocalDate nextRoundOn,
-            double minutes,
-            int roundMinutes,
-            long later,
-            List<PlaceJobs> places) {}
-
-    record PlaceJobs(long placeId, String place, List<RoundJob> jobs) {}
-
-    /**
-     * @param daysLate past the last day it may wait to; 0 if it is not
-     * @param alsoDo words for what is to be done beside
-     */
-    record RoundJob(
-            String code,
-            String species,
-            String variety,
-            String mother,
-            String job,
-            String label,
-            LocalDate by,
-            long daysLate,
-            List<String> alsoDo) {}
-
+    /** @param on the day to walk, today if left out */
     @GetMapping
     @Transactional
-    public RoundView round() {
+    public RoundView round(@RequestParam(required = false) @Nullable LocalDate on) {
         reprojection.turnDay();
         NurserySnapshot nursery = snapshots.take();
         LocalDate today = nursery.today();
-        Set<DayOfWeek> days = nursery.site().roundDays();
+        LocalDate asked = on == null ? today : on;
+        LocalDate last = today.plusDays(Walk.DAYS_AHEAD - 1L);
+        if (asked.isBefore(today) || asked.isAfter(last)) {
+            throw ProblemException.invalid(
+                    "on", asked, "from " + today + " to " + last, "Rounds are planned for the days just ahead.");
+        }
+        Walk.Planned planned = walk.plan(nursery, Walk.DAYS_AHEAD);
+        RoundPlan.Day day = planned.on(asked);
         LocalDate next = today.plusDays(1);
-        while (!days.contains(next.getDayOfWeek())) {
+        while (!nursery.site().roundDays().contains(next.getDayOfWeek())) {
             next = next.plusDays(1);
         }
-        Map<Long, List<RoundJob>> byPlace = new LinkedHashMap<>();
-        nursery.walk().forEach(place -> byPlace.put(key(place), new ArrayList<>()));
-        double minutes = 0;
-        for (DueLayers.Due one : due.before(next)) {
-            MotherView mother = nursery.mother(one.motherId());
-            minutes += RoundMinutes.of(nursery.rules(), one.job());
-            byPlace.get(mother.placeId())
-                    .add(new RoundJob(
-                            one.code(),
-                            nursery.species(mother.speciesCode()).profile().common(),
-                            mother.variety(),
-                            mother.code(),
-                            one.job(),
-                            words.job(one.job(), one.method()),
-                            one.by(),
-                            Math.max(0, ChronoUnit.DAYS.between(one.by(), today)),
-                            one.alsoDo().stream().map(words::job).toList()));
-        }
-        List<PlaceJobs> places = nursery.walk().stream()
-                .filter(place -> !byPlace.get(key(place)).isEmpty())
-                .map(place -> new PlaceJobs(key(place), place.name(), byPlace.get(key(place))))
+        List<RoundView.DayAhead> ahead = planned.plan().days().stream()
+                .filter(one -> !one.on().equals(today))
+                .map(one -> new RoundView.DayAhead(
+                        one.on(), one.isRoundDay(), one.jobs().size(), one.minutes()))
                 .toList();
+        long later = ahead.stream()
+                        .filter(one -> one.on().isAfter(asked))
+                        .mapToLong(RoundView.DayAhead::jobs)
+                        .sum()
+                + due.countFrom(today.plusDays(Walk.DAYS_AHEAD));
         return new RoundView(
                 today,
-                days.contains(today.getDayOfWeek()),
+                clock.now(),
+                clock.systemNow(),
+                asked,
+                nursery.site().roundDays().contains(asked.getDayOfWeek()),
                 next,
-                minutes,
+                day == null ? 0 : day.jobs().size(),
+                day == null ? 0 : day.minutes(),
                 nursery.site().roundMinutes(),
-                due.countFrom(next),
-                places);
-    }
-
-    private static long key(PlaceView place) {
-        if (place.id() == null) {
-            throw new IllegalStateException("a stored place without an id");
-        }
-        return place.id();
+                day == null ? 0 : day.overMinutes(),
+                later,
+                day == null ? List.of() : walk.places(nursery, planned, day),
+                ahead,
+                changes.today());
     }
 }

@@ -1,6 +1,10 @@
 package org.kindgirdle.server.nursery;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
@@ -37,6 +41,16 @@ public class Limbs {
     @Transactional(readOnly = true)
     public LimbView one(long id) {
         return view(found(id));
+    }
+
+    /** Names of some limbs, by id. */
+    @Transactional(readOnly = true)
+    public Map<Long, String> names(Collection<Long> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : limbs.findAllById(ids).stream()
+                        .map(Limbs::view)
+                        .collect(Collectors.toMap(one -> Objects.requireNonNull(one.id()), LimbView::name));
     }
 
     @Transactional

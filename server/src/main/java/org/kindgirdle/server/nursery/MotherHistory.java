@@ -5,6 +5,8 @@ import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -14,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -71,22 +74,32 @@ public class MotherHistory {
     }
 
     /**
-     * What a mother was called before it was relabelled.
+     * What mothers were called before they were relabelled, the newest first. Labels that were written before that day
+     * may still say it.
      *
-     * @param since labels that were written on this day or later may still say it
-     * @return the newest first
+     * @return by mother; without those that always had their name
      */
-    public List<FormerLabel> formerLabels(long motherId, LocalDate since) {
-        return jdbc.query(
-                "select on_date, changes from mother_event where mother_id = ? and kind = 'RELABELLED' and on_date >= ?"
-                        + " order by id desc",
-                (row, number) -> new FormerLabel(
-                        row.getObject(1, LocalDate.class),
-                        Arrays.stream(json.readValue(row.getString(2), Change[].class))
-                                .map(Change::was)
-                                .collect(Collectors.joining(" "))),
-                motherId,
-                since);
+    public Map<Long, List<FormerLabel>> formerLabels(Collection<Long> mothers) {
+        Map<Long, List<FormerLabel>> labels = new HashMap<>();
+        if (!mothers.isEmpty()) {
+            new NamedParameterJdbcTemplate(jdbc)
+                    .query(
+                            "select mother_id, on_date, changes from mother_event where mother_id in (:mothers)"
+                                    + " and kind = 'RELABELLED' order by id desc",
+                            Map.of("mothers", mothers),
+                            row -> {
+                                labels.computeIfAbsent(row.getLong(1), id -> new ArrayList<>())
+                                        .add(new FormerLabel(
+                                                row.getObject(2, LocalDate.class), said(row.getString(3))));
+                            });
+        }
+        return labels;
+    }
+
+    private String said(String changes) {
+        return Arrays.stream(json.readValue(changes, Change[].class))
+                .map(Change::was)
+                .collect(Collectors.joining(" "));
     }
 
     void add(long motherId, Kind kind, LocalDate on, List<Change> changes, String reason) {

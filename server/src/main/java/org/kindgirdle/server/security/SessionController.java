@@ -8,6 +8,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
@@ -74,9 +75,11 @@ class SessionController {
 
     /**
      * @param person null if nobody is signed in
+     * @param now the nursery's clock: a device reckons from it when it recorded what
      * @param needsOwner whether the nursery has nobody yet
      */
-    record SessionView(People.@Nullable PersonView person, boolean demo, LocalDate today, boolean needsOwner) {}
+    record SessionView(
+            People.@Nullable PersonView person, boolean demo, LocalDate today, Instant now, boolean needsOwner) {}
 
     @GetMapping("/session")
     SessionView session(@Parameter(hidden = true) CsrfToken csrf) {
@@ -84,7 +87,7 @@ class SessionController {
         csrf.getToken();
         People.PersonView person =
                 current.find().map(signedIn -> people.get(signedIn.id())).orElse(null);
-        return new SessionView(person, clock.isDemo(), clock.today(), person == null && people.isEmpty());
+        return new SessionView(person, clock.isDemo(), clock.today(), clock.now(), person == null && people.isEmpty());
     }
 
     @PostMapping("/session")

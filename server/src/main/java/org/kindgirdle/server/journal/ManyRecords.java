@@ -1,0 +1,109 @@
+package org.kindgirdle.server.journal;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.kindgirdle.core.layer.LayerRecord;
+import org.kindgirdle.core.set.LayerCode;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes the same record into many journals: all of them, or none. */
+@Service
+class ManyRecords {
+
+    /** What is seen of each layer by itself is recorded one by one. */
+    private static final Set<RecordKind> FOR_MANY = EnumSet.of(
+            RecordKind.TOPPED_UP,
+            RecordKind.TENDED,
+            RecordKind.MOVED,
+            RecordKind.OBSERVED,
+            RecordKind.DEFERRED,
+            RecordKind.LOST,
+            RecordKind.NOTED);
+
+    private final LayerJournal journal;
+    private final LayerPages pages;
+    private final RecordCodec codec;
+    private final BusinessClock clock;
+
+    ManyRecords(LayerJournal journal, LayerPages pages, RecordCodec codec, BusinessClock clock) {
+        this.journal = journal;
+        this.pages = pages;
+        this.codec = codec;
+        this.clock = clock;
+    }
+
+    /** What became of each layer's record, in the order of the codes. */
+    record ManyRecorded(List<RecordedOn> records) {}
+
+    record RecordedOn(String code, Recorded recorded) {}
+
+    @Transactional
+    public ManyRecorded append(UUID id, ManyRequest request) {
+        if (!FOR_MANY.contains(request.kind())) {
+            throw ProblemException.invalid(
+                    "kind",
+                    request.kind(),
+                    "one of " + FOR_MANY,
+                    "This is seen on each layer by itself. Record it one by one.");
+        }
+        List<String> codes = codes(request);
+        boolean eachItsOwn = request.kind() == RecordKind.TOPPED_UP
+                && request.details().path("waterMl").isMissingNode();
+        List<RecordedOn> all = new ArrayList<>();
+        List<LayerCard> cards = eachItsOwn ? pages.cards(codes) : List.of();
+        for (int i = 0; i < codes.size(); i++) {
+            LayerRecord what = eachItsOwn
+                    ? new LayerRecord.ToppedUp(
+                            Math.round(cards.get(i).suggested().waterMl()))
+                    : codec.read(request.kind(), request.details());
+            UUID uuid = UUID.nameUUIDFromBytes((id + "/" + i).getBytes());
+            all.add(new RecordedOn(
+                    codes.get(i),
+                    journal.append(
+                            codes.get(i),
+                            uuid,
+                            what,
+                            request.occurredAt() == null ? clock.now() : request.occurredAt(),
+                            null,
+                            request.note() == null ? "" : request.note())));
+        }
+        return new ManyRecorded(all);
+    }
+
+    /** All that are wrong are named at once. */
+    private List<String> codes(ManyRequest request) {
+        List<String> codes = new ArrayList<>();
+        List<Violation> wrong = new ArrayList<>();
+        for (int i = 0; i < request.codes().size(); i++) {
+            String typed = request.codes().get(i);
+            String code = LayerCode.parse(typed).orElse(null);
+            if (code == null || codes.contains(code)) {
+                wrong.add(new Violation(
+                        "codes[" + i + "]",
+                        typed,
+                        "the code of a layer, each once",
+                        code == null ? typed + " is no layer's code." : typed + " is named twice."));
+            } else {
+                codes.add(code);
+            }
+        }
+        Set<String> known = journal.known(codes);
+        for (int i = 0; i < codes.size(); i++) {
+            if (!known.contains(codes.get(i))) {
+                wrong.add(new Violation(
+                        "codes", codes.get(i), "the code of a layer", "There is no layer " + codes.get(i) + "."));
+            }
+        }
+        if (!wrong.isEmpty()) {
+            throw ProblemException.invalid(wrong);
+        }
+        return codes;
+    }
+}

@@ -1,0 +1,122 @@
+package org.kindgirdle.server.look;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.look.RoundJob;
+import org.kindgirdle.core.look.RoundMinutes;
+import org.kindgirdle.core.look.RoundPlan;
+import org.kindgirdle.server.journal.DueLayers;
+import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.words.Words;
+import org.springframework.stereotype.Service;
+
+/** Plans what is due onto the rounds, and puts a day's walk into words. */
+@Service
+public class Walk {
+
+    /** Beyond the three rounds that most nurseries have in so many days, a plan is not worth its name. */
+    static final int DAYS_AHEAD = 14;
+
+    /** More than anybody walks to in a day; what is beyond is counted, not listed. */
+    private static final int MOST_LISTED = 500;
+
+    private final DueLayers due;
+    private final Words words;
+
+    Walk(DueLayers due, Words words) {
+        this.due = due;
+        this.words = words;
+    }
+
+    /** What is due in the days ahead, and when it is done. */
+    public record Planned(RoundPlan plan, Map<String, DueLayers.Due> byCode) {
+
+        /** Null if that day has nothing to do. */
+        RoundPlan.@Nullable Day on(LocalDate day) {
+            return plan.days().stream()
+                    .filter(one -> one.on().equals(day))
+                    .findFirst()
+                    .orElse(null);
+        }
+    }
+
+    /** @param daysAhead that are planned for, today included */
+    public Planned plan(NurserySnapshot nursery, int daysAhead) {
+        List<DueLayers.Due> jobs = due.before(nursery.today().plusDays(daysAhead));
+        List<RoundJob> planned = jobs.stream()
+                .map(job -> new RoundJob(
+                        job.code(),
+                        place(nursery, job).walkingOrder(),
+                        job.from().isAfter(job.by()) ? job.by() : job.from(),
+                        job.by(),
+                        minutes(nursery, job)))
+                .toList();
+        return new Planned(
+                RoundPlan.of(
+                        nursery.today(),
+                        nursery.site().roundDays(),
+                        nursery.site().roundMinutes(),
+                        daysAhead,
+                        planned),
+                jobs.stream()
+                        .collect(Collectors.toMap(
+                                DueLayers.Due::code, Function.identity(), (one, same) -> one, LinkedHashMap::new)));
+    }
+
+    /** What is done beside the job takes its time too. */
+    private static double minutes(NurserySnapshot nursery, DueLayers.Due job) {
+        return RoundMinutes.of(nursery.rules(), job.job())
+                + job.alsoDo().stream()
+                        .mapToDouble(also -> RoundMinutes.of(nursery.rules(), also))
+                        .sum();
+    }
+
+    /** The jobs of a day by place in walking order, at each place the overdue ones first. */
+    List<RoundView.PlaceJobs> places(NurserySnapshot nursery, Planned planned, RoundPlan.Day day) {
+        Map<PlaceView, List<RoundView.JobOnRound>> byPlace = new LinkedHashMap<>();
+        nursery.walk().forEach(place -> byPlace.put(place, new ArrayList<>()));
+        day.jobs().stream().limit(MOST_LISTED).forEach(job -> {
+            DueLayers.Due one = Objects.requireNonNull(planned.byCode().get(job.id()));
+            Objects.requireNonNull(byPlace.get(place(nursery, one))).add(view(nursery, one));
+        });
+        return byPlace.entrySet().stream()
+                .filter(place -> !place.getValue().isEmpty())
+                .map(place -> new RoundView.PlaceJobs(
+                        Objects.requireNonNull(place.getKey().id()),
+                        place.getKey().name(),
+                        place.getValue().stream()
+                                .sorted(Comparator.comparingLong(RoundView.JobOnRound::daysLate)
+                                        .reversed())
+                                .toList()))
+                .toList();
+    }
+
+    private RoundView.JobOnRound view(NurserySnapshot nursery, DueLayers.Due one) {
+        MotherView mother = nursery.mother(one.motherId());
+        return new RoundView.JobOnRound(
+                one.code(),
+                nursery.species(mother.speciesCode()).profile().common(),
+                mother.variety(),
+                mother.code(),
+                one.job(),
+                words.job(one.job(), one.method()),
+                one.by(),
+                Math.max(0, ChronoUnit.DAYS.between(one.by(), nursery.today())),
+                one.alsoDo().stream().map(words::job).toList());
+    }
+
+    public static PlaceView place(NurserySnapshot nursery, DueLayers.Due job) {
+        return nursery.place(nursery.mother(job.motherId()).placeId());
+    }
+}
