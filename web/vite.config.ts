@@ -1,10 +1,42 @@
 import tailwindcss from '@tailwindcss/vite'
 import vue from '@vitejs/plugin-vue'
 import { fileURLToPath } from 'node:url'
+import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
-  plugins: [vue(), tailwindcss()],
+  plugins: [
+    vue(),
+    tailwindcss(),
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: null,
+      includeAssets: ['icon.svg'],
+      manifest: {
+        name: 'Kind Girdle',
+        short_name: 'Kind Girdle',
+        description: 'Air layering, from the mother plant to the released young plant',
+        id: '/',
+        start_url: '/',
+        scope: '/',
+        display: 'standalone',
+        background_color: '#F5F1E6',
+        theme_color: '#F5F1E6',
+        icons: [
+          { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        // the pages themselves; nothing of the API is ever kept by the worker
+        globPatterns: ['**/*.{js,css,html,svg,woff2,png}'],
+        navigateFallback: 'index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/actuator\//, /^\/calendar\//, /^\/trust/],
+        inlineWorkboxRuntime: true,
+      },
+    }),
+  ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   // fonts stay files of their own: the policy of the pages allows no data: fonts
   build: { assetsInlineLimit: 0, target: 'es2022' },

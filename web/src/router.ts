@@ -62,6 +62,12 @@ export const router = createRouter({
     },
     { path: '/house', name: 'house', component: () => import('./house/House.vue'), meta: { title: 'House' } },
     {
+      path: '/device',
+      name: 'device',
+      component: () => import('./shared/device/DevicePage.vue'),
+      meta: { title: 'On this device', under: 'round' },
+    },
+    {
       path: '/first-owner',
       name: 'first-owner',
       component: () => import('./house/FirstOwner.vue'),

@@ -17,11 +17,21 @@ export interface Waiting {
 export type Sent = { codes: string[] } | { problem: Problem } | null
 
 const AGAIN_MS = 10_000
+const keyOf = (personId: number | undefined) => `kg-bench-outbox-${personId}`
+
+/** How many batches of a person wait on this device. */
+export function batchesWaiting(personId: number | undefined): number {
+  try {
+    return (JSON.parse(localStorage.getItem(keyOf(personId)) ?? '[]') as Waiting[]).length
+  } catch {
+    return 0
+  }
+}
 
 /** Batches on their way. They are kept on the device, and go out by themselves when the network is back. */
 export function useOutbox(arrived: (codes: string[]) => void) {
   const session = useSession()
-  const key = `kg-bench-outbox-${session.person?.id}`
+  const key = keyOf(session.person?.id)
   const waiting = ref<Waiting[]>(restore())
   let sending = false
 

@@ -6,10 +6,11 @@ import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
 import { LADDERS, RUNGS, SIGNS, word } from '@/shared/words'
-import type { LayerPage, NewRecord } from './useLayer'
+import type { Card } from '@/shared/device/useCards'
+import type { NewRecord } from './useLayer'
 
 /** After severance: pot, ladder, what is seen, release. */
-const props = defineProps<{ layer: LayerPage; saving: boolean; problem: unknown }>()
+const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 const session = useSession()
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { dayText, daysBetween } from '@/shared/dates'
-import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
-import { capital, CONDITIONS, METHODS, RUNGS, STAGE_STATES, WORKS, word } from '@/shared/words'
+import { capital, CONDITIONS, METHODS, RUNGS, STAGE_STATES, word } from '@/shared/words'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StemDrawing from '@/stem/StemDrawing.vue'
+import AdviceBox from './AdviceBox.vue'
 import AfterForm from './AfterForm.vue'
 import LookForm from './LookForm.vue'
 import OtherForm from './OtherForm.vue'
@@ -21,63 +21,10 @@ const session = useSession()
 const { layer, loadError, reload, saving, problem, record, undo } = useLayer(props.code)
 const showWhy = ref(false)
 const other = ref<string>('')
-const workOf = computed(() => WORKS.find(([code]) => code === layer.value?.advice.step)?.[0])
-const tones: Record<string, string> = {
-  CALM: 'border-lichen bg-lichen-pale',
-  ACT: 'border-sap bg-sap-pale',
-  URGENT: 'border-rust bg-rust-pale',
-  DONE: 'border-bark bg-card',
-}
-
 async function keep(what: NewRecord): Promise<boolean> {
   const done = await record(what)
   if (done) other.value = ''
   return done
-}
-
-function begin(): void {
-  const step = layer.value?.advice.step
-  if (!step) return
-  if (workOf.value) void keep({ kind: 'TENDED', details: { work: workOf.value, cover: null } })
-  else if (step === 'RERING') other.value = 'RERUNG'
-  else if (step === 'LOST' || step === 'ABANDON') other.value = 'LOST'
-  else other.value = 'SEVERED'
-}
-
-/** A limb that was pinned down or darkened and made no roots can still be ringed. */
-const mayBecomeAir = computed(
-  () =>
-    ['GROUND', 'FOIL_START'].includes(layer.value?.recipe.method ?? '') &&
-    ['RERING', 'ABANDON'].includes(layer.value?.advice.step ?? ''),
-)
-
-const beginLabel = computed(() => {
-  const step = layer.value?.advice.step ?? ''
-  if (workOf.value) return `Done: ${word(WORKS, workOf.value).toLowerCase()}`
-  if (step === 'RERING') return 'Record the new ring'
-  if (step === 'LOST' || step === 'ABANDON') return 'Record the loss'
-  if (step.startsWith('SEVER') || step === 'GAMBLE' || step === 'RESCUE') {
-    return ['JAR', 'CUTTING'].includes(layer.value?.recipe.method ?? '')
-      ? 'Record taking it up'
-      : 'Record the severing'
-  }
-  return ''
-})
-
-const dueWater = computed(() =>
-  layer.value?.jobs.find((job) => job.code === 'TOP_UP' && job.from <= layer.value!.asOf),
-)
-
-function topUp(): void {
-  void keep({ kind: 'TOPPED_UP', details: { waterMl: Math.round(layer.value!.suggested.waterMl) } })
-}
-
-function doAlso(code: string): void {
-  const work = code === 'COVER_NOW' ? 'COVER' : code
-  void keep({
-    kind: 'TENDED',
-    details: { work, cover: code === 'COVER_NOW' ? 'FOIL' : code === 'COVER' ? 'BLACK' : null },
-  })
 }
 </script>
 
@@ -114,83 +61,28 @@ function doAlso(code: string): void {
       <TrialNote :code="layer.code" />
     </header>
 
-    <section class="mt-3 border-l-8 p-4" :class="tones[layer.advice.tone]" data-testid="advice">
-      <p class="text-xl font-bold">{{ layer.advice.headline }}</p>
-      <p v-for="reason in layer.advice.because" :key="reason">{{ reason }}</p>
-      <p v-if="layer.species.hazards && layer.phase === 'ON_MOTHER'" class="mt-1">
-        <b>Caution:</b> {{ layer.species.hazards }}.
-      </p>
-      <div
-        v-if="(session.mayRecord && beginLabel) || layer.rules.length"
-        class="flex flex-wrap items-center gap-x-4"
-        :class="{ 'mt-2': session.mayRecord && beginLabel }"
-      >
-        <button
-          v-if="session.mayRecord && beginLabel"
-          class="btn btn-main"
-          :disabled="saving"
-          data-testid="do-step"
-          @click="begin"
-        >
-          {{ beginLabel }}
-        </button>
-        <RouterLink
-          v-if="session.mayRecord && mayBecomeAir"
-          class="btn inline-flex items-center"
-          data-testid="as-air"
-          :to="{ name: 'bench', query: { mother: String(layer.mother.id) } }"
-          >Set an air layer in its place</RouterLink
-        >
-        <button
-          v-if="layer.rules.length"
-          class="link -my-2 min-h-12 font-bold"
-          :aria-expanded="showWhy"
-          data-testid="why"
-          @click="showWhy = !showWhy"
-        >
-          {{ showWhy ? 'Hide why' : 'Why' }}
-        </button>
-      </div>
-      <Reasons
-        v-if="showWhy"
-        :rules="layer.rules"
-        :coming="layer.coming"
-        :changes="layer.changes"
-        :today="layer.asOf"
-        class="mt-2"
-      />
-    </section>
-
-    <ul v-if="layer.alsoDo.length" class="mt-2 grid gap-2">
-      <li
-        v-for="also in layer.alsoDo"
-        :key="also.code"
-        class="flex flex-wrap items-center justify-between gap-2 border-l-8 border-sap bg-sap-pale py-1 pr-2 pl-4"
-      >
-        <span>{{ also.sentence }}</span>
-        <button
-          v-if="session.mayRecord"
-          class="btn"
-          :disabled="saving"
-          :data-testid="`also-${also.code}`"
-          @click="doAlso(also.code)"
-        >
-          Done
-        </button>
-      </li>
-    </ul>
-
-    <div
-      v-if="dueWater"
-      class="mt-2 flex flex-wrap items-center justify-between gap-2 border-l-8 border-water bg-water-pale py-1 pr-2 pl-4"
-    >
-      <span>
-        <b>Top up</b> {{ show(layer.suggested.waterMl, 'volume', session.units) }}:
-        {{ dueWater.daysLate ? `${dueWater.daysLate} days late` : `by ${dayText(dueWater.by, layer.asOf)}` }}.
-      </span>
-      <button v-if="session.mayRecord" class="btn" :disabled="saving" data-testid="top-up" @click="topUp">
-        Done
-      </button>
+    <div class="mt-3">
+      <AdviceBox :layer="layer" :saving="saving" @keep="keep" @other="other = $event">
+        <template #why>
+          <button
+            v-if="layer.rules.length"
+            class="link -my-2 min-h-12 font-bold"
+            :aria-expanded="showWhy"
+            data-testid="why"
+            @click="showWhy = !showWhy"
+          >
+            {{ showWhy ? 'Hide why' : 'Why' }}
+          </button>
+        </template>
+        <Reasons
+          v-if="showWhy"
+          :rules="layer.rules"
+          :coming="layer.coming"
+          :changes="layer.changes"
+          :today="layer.asOf"
+          class="mt-2"
+        />
+      </AdviceBox>
     </div>
 
     <ProblemNote :problem="problem" class="mt-3" />

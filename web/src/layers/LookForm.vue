@@ -2,10 +2,12 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { CONDITIONS, STAGES, STAGE_HINTS, STAGE_WORDS } from '@/shared/words'
 import SectorRing from '@/stem/SectorRing.vue'
-import type { LayerPage, NewRecord } from './useLayer'
+import type { Card } from '@/shared/device/useCards'
+import StagePicture from './StagePicture.vue'
+import type { NewRecord } from './useLayer'
 
 /** A look in a few taps; it begins with what was seen last time. */
-const props = defineProps<{ layer: LayerPage; saving: boolean }>()
+const props = defineProps<{ layer: Card; saving: boolean }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 
 const stage = ref('')
@@ -16,7 +18,7 @@ const note = ref('')
 const noting = ref(false)
 const noteField = ref<HTMLInputElement | null>(null)
 
-function beginWith(layer: LayerPage): void {
+function beginWith(layer: Card): void {
   stage.value = layer.stage
   sectors.value = [...layer.sectors]
   fill.value = layer.fillPercent
@@ -25,7 +27,7 @@ function beginWith(layer: LayerPage): void {
   noting.value = false
 }
 
-function isAs(layer: LayerPage): boolean {
+function isAs(layer: Card): boolean {
   return (
     stage.value === layer.stage &&
     Number(fill.value) === layer.fillPercent &&
@@ -42,12 +44,17 @@ watch(
     if (isAs(before) || isAs(now)) beginWith(now)
   },
 )
-const isAsLastTime = computed(
-  () => isAs(props.layer) && props.layer.records.some((one) => one.kind === 'LOOKED' && one.inForce),
+const isAsLastTime = computed(() => isAs(props.layer) && props.layer.lookedOn !== null)
+/** What is to be found today, in hundredths; nothing where no heat has been counted. */
+const odds = computed(() =>
+  Object.fromEntries(props.layer.odds.map((one) => [one.stage, Math.round(one.p * 100)])),
 )
+const likeliest = computed(() => props.layer.odds.reduce((a, b) => (b.p > a.p ? b : a), { stage: '', p: 0 }))
 // the six that are met most often stand open, the rest one tap away
 const COMMON = 6
 const more = ref(CONDITIONS.slice(COMMON).some(([code]) => conditions.value.includes(code)))
+
+const isCutOff = computed(() => ['JAR', 'CUTTING'].includes(props.layer.recipe.method))
 
 function toggle(code: string): void {
   conditions.value = conditions.value.includes(code)
@@ -85,19 +92,41 @@ function keep(): void {
           :key="one"
           type="button"
           role="radio"
-          class="chip justify-center px-1"
+          class="chip min-h-20 flex-col justify-center gap-0 px-1 py-1"
+          :class="{ 'border-2 border-sap': one === likeliest.stage }"
           :aria-checked="stage === one"
+          :aria-label="STAGE_WORDS[one]"
           @click="stage = one"
         >
-          {{ STAGE_WORDS[one] }}
+          <StagePicture :stage="one" />
+          <span>{{ STAGE_WORDS[one] }}</span>
+          <span v-if="layer.odds.length" class="text-sm" data-testid="odds">{{ odds[one] }}%</span>
         </button>
       </div>
-      <p class="eyebrow mt-1">{{ STAGE_WORDS[stage] }}: {{ STAGE_HINTS[stage] }}</p>
+      <p class="eyebrow mt-1">
+        {{ STAGE_WORDS[stage] }}: {{ STAGE_HINTS[stage]
+        }}<template v-if="layer.odds.length"
+          >. The share is how likely each is today, by the heat since the ring.</template
+        >
+      </p>
     </div>
     <div class="grid items-start gap-4 sm:grid-cols-[12rem_1fr]">
       <div>
         <p class="font-bold">Roots round the stem</p>
-        <SectorRing v-model="sectors" class="max-w-64 sm:max-w-48" />
+        <SectorRing v-model="sectors" class="mx-auto max-w-56 sm:max-w-48" />
+        <div class="mt-1 flex items-center gap-1" role="group" aria-label="The same all round">
+          <span class="text-sm text-muted">All round</span>
+          <button
+            v-for="density in [0, 1, 2, 3]"
+            :key="density"
+            type="button"
+            class="chip min-w-10 justify-center px-2"
+            :aria-label="`${density} all round`"
+            @click="sectors = Array(8).fill(density)"
+          >
+            {{ density }}
+          </button>
+        </div>
       </div>
       <div class="grid gap-3">
         <label class="block">
@@ -129,24 +158,45 @@ function keep(): void {
         </div>
       </div>
     </div>
-    <label v-if="noting" class="grid gap-1">
+    <button v-if="!noting" type="button" class="link min-h-12 justify-self-start" @click="addNote">
+      Add a note
+    </button>
+    <label v-else class="grid gap-1">
       <span class="font-bold">Note</span>
       <input ref="noteField" v-model="note" class="input" maxlength="1000" />
     </label>
-    <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <button class="btn btn-main min-h-14 px-6 text-lg" :disabled="saving" data-testid="keep-look">
+    <div class="thumb-bar flex flex-wrap items-center gap-2">
+      <button
+        class="btn btn-main min-h-14 grow px-4 text-lg sm:grow-0 sm:px-6"
+        :disabled="saving"
+        data-testid="keep-look"
+      >
         {{ isAsLastTime ? 'Same as last time' : 'Keep this look' }}
       </button>
-      <button v-if="!noting" type="button" class="link min-h-12" @click="addNote">Add a note</button>
+      <slot></slot>
     </div>
     <div
       class="flex flex-wrap items-center gap-2 border-t border-line pt-3"
       role="group"
       aria-label="Something else was done"
     >
-      <button type="button" class="btn" :disabled="saving" @click="emit('other', 'TOPPED_UP')">Top up</button>
-      <button type="button" class="btn" :disabled="saving" @click="emit('other', 'RERUNG')">
-        Ring again
+      <button
+        v-if="layer.drawing.ball.mediumMl"
+        type="button"
+        class="btn"
+        :disabled="saving"
+        @click="emit('other', 'TOPPED_UP')"
+      >
+        {{ isCutOff ? 'Water' : 'Top up' }}
+      </button>
+      <button
+        v-if="layer.drawing.ringMm || isCutOff"
+        type="button"
+        class="btn"
+        :disabled="saving"
+        @click="emit('other', 'RERUNG')"
+      >
+        {{ isCutOff ? 'Fresh cut' : 'Ring again' }}
       </button>
       <button type="button" class="btn" :disabled="saving" @click="emit('other', 'TENDED')">
         Other work

@@ -7,10 +7,11 @@ import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import { CAUSES, COVERS, WORKS } from '@/shared/words'
-import type { LayerPage, NewRecord } from './useLayer'
+import type { Card } from '@/shared/device/useCards'
+import type { NewRecord } from './useLayer'
 
 /** Whatever is recorded beside a look: water, a new ring, other work, the severing, a loss. */
-const props = defineProps<{ layer: LayerPage; kind: string; saving: boolean; problem: unknown }>()
+const props = defineProps<{ layer: Card; kind: string; saving: boolean; problem: unknown }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; close: [] }>()
 const session = useSession()
 
@@ -72,7 +73,7 @@ const details = computed<Record<string, unknown>>(() => {
       </p>
     </template>
     <template v-if="kind === 'TENDED'">
-      <PickOne v-model="work" label="Work" :options="WORKS" />
+      <PickOne v-model="work" label="Work" :options="WORKS.filter(([code]) => code !== 'TIDY_STUB')" />
       <Choice v-if="work === 'COVER'" v-model="cover" label="New cover" :options="COVERS" />
     </template>
     <template v-if="kind === 'SEVERED'">

@@ -19,7 +19,7 @@ import {
 import type { LayerPage } from './useLayer'
 
 /** Everything that was recorded, with who and when; what was taken back stays to be seen. */
-defineProps<{ layer: LayerPage; mayUndo: boolean }>()
+const props = defineProps<{ layer: LayerPage; mayUndo: boolean }>()
 const emit = defineEmits<{ undo: [id: string] }>()
 const session = useSession()
 
@@ -64,6 +64,8 @@ function sentence(one: Schemas['RecordView']): string {
           String(d.destination)
         ] ?? ''
       )
+    case 'DEFERRED':
+      return `to ${dayText(String(d.until), props.layer.asOf)}`
     case 'LOST':
       return word(CAUSES, String(d.cause)).toLowerCase()
     default:

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { batchesWaiting } from '@/bench/useOutbox'
+import { useOutbox } from './device/outbox'
+import SyncNote from './device/SyncNote.vue'
 import KeyHelp from './KeyHelp.vue'
+import SignOut from './SignOut.vue'
 import { useSession, type Units } from './session'
 import DemoClock from './ui/DemoClock.vue'
 import ReckoningNote from './ui/ReckoningNote.vue'
 import { useKeys } from './useKeys'
 
 const session = useSession()
+const outbox = useOutbox()
 const queries = useQueryClient()
 const route = useRoute()
 const router = useRouter()
@@ -49,10 +54,21 @@ async function choose(units: Units): Promise<void> {
   await queries.invalidateQueries()
 }
 
+const leaving = ref(false)
+/** What the Bench has on its way counts too. */
+const unsent = computed(() => outbox.waiting.length + batchesWaiting(session.person?.id))
+
 async function signOut(): Promise<void> {
+  leaving.value = false
   await session.signOut()
   queries.clear()
 }
+
+function askToSignOut(): void {
+  if (unsent.value) leaving.value = true
+  else void signOut()
+}
+outbox.start()
 </script>
 
 <template>
@@ -112,6 +128,7 @@ async function signOut(): Promise<void> {
             placeholder="Find: code or any word"
           />
         </form>
+        <SyncNote />
         <DemoClock v-if="session.session?.demo" class="order-3 w-full sm:order-none sm:ml-auto sm:w-auto" />
         <Menu
           as="div"
@@ -145,7 +162,7 @@ async function signOut(): Promise<void> {
               <button
                 class="flex min-h-12 w-full items-center px-3 text-left"
                 :class="{ 'bg-wood': active }"
-                @click="signOut"
+                @click="askToSignOut"
               >
                 Sign out
               </button>
@@ -158,4 +175,5 @@ async function signOut(): Promise<void> {
     </div>
   </div>
   <KeyHelp />
+  <SignOut :open="leaving" :waiting="unsent" @close="leaving = false" @out="signOut" />
 </template>

@@ -1,9 +1,13 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { api, onSignedOut, type Schemas } from './api/client'
+import { api, onSignedOut, Problem, type Schemas } from './api/client'
+import { nurseryNow, setNurseryClock } from './device/clock'
+import { forgetWhatWasRead } from './device/store'
 
 export type Session = Schemas['SessionView']
 export type Units = 'METRIC' | 'US'
+
+const KEY = 'kg-session'
 
 /** Who is signed in, what day it is for the nursery, and which units they read. */
 export const useSession = defineStore('session', () => {
@@ -14,18 +18,33 @@ export const useSession = defineStore('session', () => {
   const mayRecord = computed(() => person.value !== null && person.value.role !== 'VIEWER')
   const isOwner = computed(() => person.value?.role === 'OWNER')
 
+  /** Without the network it is as it was the last time: the records that are made then are sent when it is back. */
   async function load(): Promise<void> {
-    session.value = await api<Session>('GET', '/session')
+    try {
+      take(await api<Session>('GET', '/session'))
+    } catch (failure) {
+      const kept = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Session | null
+      if (!(failure instanceof Problem) || !failure.mayBeWritten || !kept?.person) throw failure
+      session.value = { ...kept, today: nurseryNow().toISOString().slice(0, 10) }
+    }
+  }
+
+  function take(told: Session): void {
+    session.value = told
+    setNurseryClock(told.now)
+    if (told.person) localStorage.setItem(KEY, JSON.stringify(told))
+    else localStorage.removeItem(KEY)
   }
 
   async function signIn(name: string, password: string): Promise<void> {
-    session.value = await api<Session>('POST', '/session', { name, password })
+    await api<Session>('POST', '/session', { name, password })
     // the token changes with the session
     await load()
   }
 
   async function signOut(): Promise<void> {
     await api('DELETE', '/session')
+    await forgetWhatWasRead()
     await load()
   }
 
@@ -40,6 +59,8 @@ export const useSession = defineStore('session', () => {
   }
 
   onSignedOut(() => {
+    localStorage.removeItem(KEY)
+    void forgetWhatWasRead()
     if (session.value) session.value = { ...session.value, person: null as never }
   })
 

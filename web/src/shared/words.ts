@@ -59,6 +59,7 @@ export const WORKS: [string, string][] = [
   ['LOOSEN_TIE', 'Loosened the tie'],
   ['UPSIZE', 'Gave it a larger container'],
   ['PROP', 'Propped the limb'],
+  ['TIDY_STUB', 'Tidied the stub on the mother'],
   ['PROTECT', 'Protected it from frost'],
   ['CARRY_OVER', 'Decided: carry it over'],
   ['HOLD_SPRING', 'Decided: hold till spring'],
@@ -232,8 +233,27 @@ export const KINDS: Record<string, string> = {
   OBSERVED: 'Seen',
   RELEASED: 'Released',
   LOST: 'Lost',
+  DEFERRED: 'Put off',
   NOTED: 'Note',
   WITHDRAWN: 'Took back a record',
+}
+
+/** What a record of a kind did to a layer, after the name of whoever did it. */
+export const DEEDS: Record<string, string> = {
+  SET: 'set',
+  LOOKED: 'looked at',
+  TOPPED_UP: 'topped up',
+  RERUNG: 'ringed again',
+  TENDED: 'worked on',
+  SEVERED: 'severed',
+  POTTED: 'potted up',
+  MOVED: 'moved',
+  OBSERVED: 'looked at',
+  RELEASED: 'released',
+  LOST: 'wrote off',
+  DEFERRED: 'put off',
+  NOTED: 'noted something on',
+  WITHDRAWN: 'took back a record of',
 }
 
 export const CONFLICTS: Record<string, string> = {

@@ -1,3 +1,4 @@
+import { wasNotReached, wasReached } from '@/shared/device/connection'
 import type { components } from './schema'
 
 export type Schemas = components['schemas']
@@ -57,12 +58,15 @@ export async function api<T>(
       body: body === undefined ? undefined : JSON.stringify(body),
     })
   } catch {
+    wasNotReached()
     throw new Problem(
       0,
       'No connection',
       'The server can’t be reached. What you typed is still here: try again.',
     )
   }
+  if (response.status < 500) wasReached()
+  else wasNotReached()
   if (response.status === 204) return undefined as T
   const json = (await response.json().catch(() => ({}))) as Record<string, unknown>
   if (!response.ok) {

@@ -132,6 +132,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/layer-cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cards"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/layer-changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/layer-records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addMany"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/layers": {
         parameters: {
             query?: never;
@@ -524,6 +572,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["round"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/round-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1207,6 +1271,11 @@ export interface components {
             now: string;
             was: string;
         };
+        Changes: {
+            records: components["schemas"]["LayerChange"][];
+            /** Format: date-time */
+            upTo: string;
+        };
         ChangeWords: {
             /** Format: date */
             earliest: string;
@@ -1270,6 +1339,15 @@ export interface components {
             reason: "BALL_TOO_HOT" | "ALGAE" | "SUN_OR_HEAT" | "LATE_IN_THE_SEASON" | "NO_NEED";
             sentence: string;
             suits: boolean;
+        };
+        DayAhead: {
+            /** Format: int32 */
+            jobs: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: date */
+            on: string;
+            roundDay: boolean;
         };
         DayEdit: {
             /** Format: double */
@@ -1507,6 +1585,19 @@ export interface components {
             /** Format: double */
             wetL: number;
         };
+        JobOnRound: {
+            alsoDo: string[];
+            /** Format: date */
+            by: string;
+            code: string;
+            /** Format: int64 */
+            daysLate: number;
+            job: string;
+            label: string;
+            mother: string;
+            species: string;
+            variety: string;
+        };
         JobView: {
             /** Format: date */
             by: string;
@@ -1568,6 +1659,57 @@ export interface components {
             /** Format: double */
             topMm: number;
         };
+        LayerCard: {
+            advice: components["schemas"]["Advice"];
+            alsoDo: components["schemas"]["Also"][];
+            /** Format: date */
+            asOf: string;
+            /** Format: int32 */
+            attempts: number;
+            code: string;
+            conditions: ("DRY" | "WET" | "ROT" | "BRIDGED" | "WRAP_OPEN" | "MEDIUM_LOST" | "PESTS" | "ALGAE" | "SLIPPED" | "CONSTRICTED" | "TOP_WILTED" | "TOP_DEAD" | "DETACHED")[];
+            /** Format: double */
+            coverage: number;
+            drawing: components["schemas"]["Drawing"];
+            /** Format: double */
+            fillPercent: number;
+            jobs: components["schemas"]["JobView"][];
+            /** Format: date */
+            lookedOn: string;
+            mother: components["schemas"]["MotherOf"];
+            odds: components["schemas"]["StageOdds"][];
+            /** @enum {string} */
+            phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
+            plant: components["schemas"]["PlantView"];
+            recipe: components["schemas"]["RecipeOf"];
+            /** Format: int32 */
+            revision: number;
+            /** Format: date */
+            ringedOn: string;
+            sectors: number[];
+            /** Format: date */
+            setOn: string;
+            species: components["schemas"]["SpeciesOf"];
+            /** @enum {string} */
+            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
+            suggested: components["schemas"]["Suggested"];
+            /** Format: int32 */
+            widestGapDeg: number;
+        };
+        LayerChange: {
+            by: string;
+            code: string;
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            /** Format: date-time */
+            occurredAt: string;
+            /** Format: int64 */
+            personId: number;
+            /** Format: date-time */
+            recordedAt: string;
+        };
         LayerLine: {
             code: string;
             /** Format: int32 */
@@ -1621,7 +1763,10 @@ export interface components {
             fillPercent: number;
             forecast: components["schemas"]["ForecastView"];
             jobs: components["schemas"]["JobView"][];
+            /** Format: date */
+            lookedOn: string;
             mother: components["schemas"]["MotherOf"];
+            odds: components["schemas"]["StageOdds"][];
             /** @enum {string} */
             phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
             plant: components["schemas"]["PlantView"];
@@ -1698,6 +1843,18 @@ export interface components {
             version: number;
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+        };
+        ManyRecorded: {
+            records: components["schemas"]["RecordedOn"][];
+        };
+        ManyRequest: {
+            codes: string[];
+            details: components["schemas"]["JsonNode"];
+            /** @enum {string} */
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            note?: string;
+            /** Format: date-time */
+            occurredAt?: string;
         };
         Materials: {
             /** Format: double */
@@ -1915,7 +2072,7 @@ export interface components {
             units: "METRIC" | "US";
         };
         PlaceJobs: {
-            jobs: components["schemas"]["RoundJob"][];
+            jobs: components["schemas"]["JobOnRound"][];
             place: string;
             /** Format: int64 */
             placeId: number;
@@ -1978,6 +2135,7 @@ export interface components {
             rungSince: string;
             /** Format: date */
             severedOn: string;
+            stubTidied: boolean;
         };
         Prices: {
             /** Format: double */
@@ -2076,12 +2234,16 @@ export interface components {
             /** Format: int32 */
             revision: number;
         };
+        RecordedOn: {
+            code: string;
+            recorded: components["schemas"]["Recorded"];
+        };
         RecordRequest: {
             /** Format: uuid */
             corrects?: string;
             details: components["schemas"]["JsonNode"];
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note?: string;
             /** Format: date-time */
             occurredAt?: string;
@@ -2097,7 +2259,7 @@ export interface components {
             id: string;
             inForce: boolean;
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note: string;
             /** Format: date-time */
             occurredAt: string;
@@ -2155,30 +2317,29 @@ export interface components {
             room: number;
             variety: string;
         };
-        RoundJob: {
-            alsoDo: string[];
-            /** Format: date */
-            by: string;
-            code: string;
-            /** Format: int64 */
-            daysLate: number;
-            job: string;
-            label: string;
-            mother: string;
-            species: string;
-            variety: string;
-        };
         RoundView: {
+            ahead: components["schemas"]["DayAhead"][];
+            doneToday: components["schemas"]["LayerChange"][];
+            /** Format: int32 */
+            jobs: number;
             /** Format: int64 */
             later: number;
             /** Format: double */
             minutes: number;
             /** Format: date */
             nextRoundOn: string;
+            /** Format: date-time */
+            now: string;
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            overMinutes: number;
             places: components["schemas"]["PlaceJobs"][];
             roundDay: boolean;
             /** Format: int32 */
             roundMinutes: number;
+            /** Format: date-time */
+            takenAt: string;
             /** Format: date */
             today: string;
         };
@@ -2287,6 +2448,8 @@ export interface components {
         SessionView: {
             demo: boolean;
             needsOwner: boolean;
+            /** Format: date-time */
+            now: string;
             person: components["schemas"]["PersonView"];
             /** Format: date */
             today: string;
@@ -2450,6 +2613,12 @@ export interface components {
             profileNumber: number;
             /** Format: int64 */
             version: number;
+        };
+        StageOdds: {
+            /** Format: double */
+            p: number;
+            /** @enum {string} */
+            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
         };
         Start: {
             /** Format: date */
@@ -2960,6 +3129,103 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cards: {
+        parameters: {
+            query: {
+                codes: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayerCard"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changes: {
+        parameters: {
+            query: {
+                since: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Changes"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addMany: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ManyRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ManyRecorded"];
                 };
             };
             /** @description A refusal, explained */
@@ -4106,7 +4372,9 @@ export interface operations {
     };
     round: {
         parameters: {
-            query?: never;
+            query?: {
+                on?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -4120,6 +4388,37 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RoundView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: {
+                on?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             /** @description A refusal, explained */

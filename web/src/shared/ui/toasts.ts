@@ -10,10 +10,10 @@ export const toasts = reactive<Toast[]>([])
 let next = 1
 
 /** Says what was done, with a way back where there is one. */
-export function toast(text: string, action?: Toast['action']): void {
+export function toast(text: string, action?: Toast['action'], { stays = false } = {}): void {
   const id = next++
   toasts.push({ id, text, action })
-  setTimeout(() => dismiss(id), action ? 12_000 : 5_000)
+  if (!stays) setTimeout(() => dismiss(id), action ? 12_000 : 5_000)
 }
 
 export function dismiss(id: number): void {

@@ -154,22 +154,29 @@ public sealed interface LayerRecord {
     }
 
     /**
-     * A job was put off on purpose. It holds until something else is recorded.
+     * Jobs were put off on purpose. It holds until something else is recorded; a job that comes up meanwhile is not
+     * put off.
      *
-     * @param job code of the job
-     * @param until the day on which it is due again, within {@link LayerProjection#MOST_DEFERRED_DAYS} days of the
+     * @param jobs codes of the jobs, 1 to 20
+     * @param until the day on which they are due again, within {@link LayerProjection#MOST_DEFERRED_DAYS} days of the
      *     record
      */
-    record Deferred(String job, LocalDate until) implements LayerRecord {
+    record Deferred(java.util.Set<String> jobs, LocalDate until) implements LayerRecord {
         public Deferred {
-            Require.present("job", job);
-            if (job.isBlank() || job.length() > MAX_JOB_CODE) {
-                throw new IllegalArgumentException(
-                        "job is \"" + job + "\"; it must be a job's code of 1 to " + MAX_JOB_CODE + " letters");
+            jobs = java.util.Set.copyOf(Require.present("jobs", jobs));
+            Require.within("jobs", jobs.size(), 1, MOST_JOBS);
+            for (String job : jobs) {
+                if (job.isBlank() || job.length() > MAX_JOB_CODE) {
+                    throw new IllegalArgumentException(
+                            "job is \"" + job + "\"; it must be a job's code of 1 to " + MAX_JOB_CODE + " letters");
+                }
             }
             Require.present("until", until);
         }
     }
+
+    /** More than a layer ever has to be done at once. */
+    int MOST_JOBS = 20;
 
     /** Letters of the longest code of a job. */
     int MAX_JOB_CODE = 40;

@@ -20,7 +20,7 @@ import org.kindgirdle.core.look.Sectors;
  * @param covers changes of cover, oldest first
  * @param wateredOn the day the ball was last wet through
  * @param stubTidied whether the mother was seen to after the severing
- * @param deferred the job that was put off and the only thing recorded since; null if none is
+ * @param deferred what was put off with nothing recorded since; null if nothing is
  * @param plant after severance; null before it
  * @param lastOn the day of the newest record
  * @param conflicts events that could not be applied, with the reason
@@ -58,7 +58,7 @@ public record LayerState(
     /** A piece of work and its day. */
     public record WorkOn(LocalDate on, Work work) {}
 
-    /** A job that was put off, and the day of that. */
+    /** Jobs that were put off, and the day of that. */
     public record DeferredOn(LocalDate on, LayerRecord.Deferred what) {}
 
     /** An event that does not fit what came before it. */

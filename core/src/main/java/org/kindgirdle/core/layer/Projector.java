@@ -193,7 +193,7 @@ public final class Projector {
     private List<Job> ordered(List<Job> jobs) {
         LayerState.DeferredOn deferred = state.deferred();
         return jobs.stream()
-                .map(job -> deferred == null || !deferred.what().job().equals(job.code())
+                .map(job -> deferred == null || !deferred.what().jobs().contains(job.code())
                         ? job
                         : job.notBefore(earlier(
                                 deferred.what().until(), deferred.on().plusDays(LayerProjection.MOST_DEFERRED_DAYS))))

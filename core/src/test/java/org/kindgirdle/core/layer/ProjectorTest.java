@@ -196,7 +196,7 @@ class ProjectorTest {
     @Test
     void a_job_that_was_put_off_waits_until_its_day_and_anything_recorded_brings_it_back() {
         Carrow dry = new Carrow().set().look(JULY, RootStage.CALLUS, 0, Condition.DRY);
-        dry.on(JULY, new LayerRecord.Deferred("REWET", JULY.plusDays(4)));
+        dry.on(JULY, new LayerRecord.Deferred(Set.of("REWET"), JULY.plusDays(4)));
         assertThat(dry.asOf(JULY).nextJob()).isEqualTo(new Job("REWET", JULY.plusDays(4), JULY.plusDays(4)));
         assertThat(step(dry.asOf(JULY)))
                 .as("what is to be done is not changed by waiting")
@@ -212,13 +212,13 @@ class ProjectorTest {
     @Test
     void no_job_is_put_off_for_ever_and_what_may_wait_longer_keeps_its_last_day() {
         Carrow dry = new Carrow().set().look(JULY, RootStage.CALLUS, 0, Condition.DRY);
-        dry.on(JULY, new LayerRecord.Deferred("REWET", JULY.plusYears(1)));
+        dry.on(JULY, new LayerRecord.Deferred(Set.of("REWET"), JULY.plusYears(1)));
         assertThat(Objects.requireNonNull(dry.asOf(JULY).nextJob()).by())
                 .isEqualTo(JULY.plusDays(LayerProjection.MOST_DEFERRED_DAYS));
 
         Carrow bridged = new Carrow().set().look(JULY, RootStage.INITIALS, 1, Condition.BRIDGED);
         LocalDate last = Objects.requireNonNull(bridged.asOf(JULY).nextJob()).by();
-        bridged.on(JULY, new LayerRecord.Deferred("CUT_BRIDGE", JULY.plusDays(2)));
+        bridged.on(JULY, new LayerRecord.Deferred(Set.of("CUT_BRIDGE"), JULY.plusDays(2)));
         assertThat(bridged.asOf(JULY).nextJob()).isEqualTo(new Job("CUT_BRIDGE", JULY.plusDays(2), last));
     }
 

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,6 +23,8 @@ public final class Visit implements AutoCloseable {
     public static final String PASSWORD = "moss-and-knife";
 
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+    private static final List<String> ARGUMENTS =
+            List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-quic");
     private static @Nullable Playwright playwright;
     private static @Nullable Browser browser;
 
@@ -36,12 +39,21 @@ public final class Visit implements AutoCloseable {
     }
 
     private Visit(String base, Browser browser, int width, int height) {
+        // a worker between page and server would hide requests from the tests that look at them
+        this(
+                base,
+                browser.newContext(new Browser.NewContextOptions()
+                        .setViewportSize(width, height)
+                        .setServiceWorkers(ServiceWorkerPolicy.BLOCK)
+                        .setLocale("en-GB")));
+    }
+
+    private Visit(String base, BrowserContext context) {
         this.base = base;
-        context = browser.newContext(
-                new Browser.NewContextOptions().setViewportSize(width, height).setLocale("en-GB"));
+        this.context = context;
         context.addInitScript(Project.ROOT.resolve("web/node_modules/axe-core/axe.min.js"));
         context.setDefaultTimeout(15_000);
-        page = context.newPage();
+        page = context.pages().isEmpty() ? context.newPage() : context.pages().get(0);
         page.onRequest(request -> requests.add(request.url()));
         page.onPageError(complaints::add);
         page.onConsoleMessage(message -> {
@@ -57,6 +69,35 @@ public final class Visit implements AutoCloseable {
 
     public static Visit phone(RunningApplication application) {
         return new Visit(application.base(), 390, 844);
+    }
+
+    /** A phone with a touch screen, in a hand that wears a glove. */
+    public static Visit touchPhone(RunningApplication application) {
+        return new Visit(
+                application.base(),
+                browser()
+                        .newContext(new Browser.NewContextOptions()
+                                .setViewportSize(390, 844)
+                                .setHasTouch(true)
+                                .setIsMobile(true)
+                                .setServiceWorkers(ServiceWorkerPolicy.BLOCK)
+                                .setLocale("en-GB")));
+    }
+
+    /** The same phone however often it is switched off: what it keeps lies in a folder. */
+    public static Visit keepingPhone(RunningApplication application, Path folder) {
+        return new Visit(
+                application.base(),
+                driver().chromium()
+                        .launchPersistentContext(
+                                folder,
+                                new BrowserType.LaunchPersistentContextOptions()
+                                        .setExecutablePath(CHROMIUM)
+                                        .setArgs(ARGUMENTS)
+                                        .setViewportSize(390, 844)
+                                        .setHasTouch(true)
+                                        .setIsMobile(true)
+                                        .setLocale("en-GB")));
     }
 
     public static Visit desk(String base) {
@@ -79,21 +120,23 @@ public final class Visit implements AutoCloseable {
         return browser;
     }
 
-    private static synchronized Browser launch(String... more) {
-        Playwright driver = playwright;
-        if (driver == null) {
-            driver = Playwright.create(
+    private static Browser launch(String... more) {
+        List<String> arguments = new ArrayList<>(ARGUMENTS);
+        arguments.addAll(List.of(more));
+        return driver().chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(CHROMIUM)
+                        .setArgs(arguments));
+    }
+
+    private static synchronized Playwright driver() {
+        if (playwright == null) {
+            Playwright driver = Playwright.create(
                     new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
             Runtime.getRuntime().addShutdownHook(new Thread(driver::close));
             playwright = driver;
         }
-        List<String> arguments = new ArrayList<>(List.of(
-                "--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-quic"));
-        arguments.addAll(List.of(more));
-        return driver.chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(CHROMIUM)
-                        .setArgs(arguments));
+        return playwright;
     }
 
     public Visit signedInAs(String name) {
@@ -101,7 +144,8 @@ public final class Visit implements AutoCloseable {
         field("Name").fill(name);
         field("Password").fill(PASSWORD);
         page.keyboard().press("Enter");
-        assertThat(page.getByRole(AriaRole.NAVIGATION)).isVisible();
+        assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Main")))
+                .isVisible();
         return this;
     }
 

@@ -5,6 +5,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.Method;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowMapper;
@@ -21,14 +23,28 @@ public class DueLayers {
         this.jdbc = new NamedParameterJdbcTemplate(jdbc);
     }
 
-    /** A layer whose next job may not wait. */
+    /**
+     * A layer whose next job may not wait.
+     *
+     * @param phase on its mother or after it
+     * @param stage found last, with its fill
+     */
     public record Due(
-            String code, long motherId, Method method, String job, LocalDate from, LocalDate by, List<String> alsoDo) {}
+            String code,
+            long motherId,
+            Method method,
+            LayerPhase phase,
+            RootStage stage,
+            double fillPercent,
+            String job,
+            LocalDate from,
+            LocalDate by,
+            List<String> alsoDo) {}
 
     /** Live layers whose job's last day lies before a day, the most pressing first. */
     public List<Due> before(LocalDate day) {
         return jdbc.query(
-                "select code, mother_id, method, job, job_from, job_by, also_do from layer"
+                "select code, mother_id, method, phase, stage, fill_percent, job, job_from, job_by, also_do from layer"
                         + " where phase in (:live) and job_by < :day order by job_by, id",
                 of(day),
                 DUE);
@@ -42,6 +58,9 @@ public class DueLayers {
                 row.getString("code"),
                 row.getLong("mother_id"),
                 Method.valueOf(row.getString("method")),
+                LayerPhase.valueOf(row.getString("phase")),
+                RootStage.valueOf(row.getString("stage")),
+                row.getDouble("fill_percent"),
                 job,
                 Objects.requireNonNullElse(row.getObject("job_from", LocalDate.class), by),
                 by,

@@ -1,13 +1,11 @@
 package org.kindgirdle.server.journal;
 
-import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.layer.LayerRecord;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -15,23 +13,11 @@ import tools.jackson.databind.JsonNode;
  *
  * @param codes of the layers, each once
  * @param occurredAt when it happened; now if left out
- * @param details by kind; a top-up without an amount gives each ball what it has lost
+ * @param details by kind, as for a single record; a top-up without an amount gives each ball what it has lost
  */
 record ManyRequest(
         @NotNull @NotEmpty @Size(max = 500) List<String> codes,
         @NotNull RecordKind kind,
         @Nullable Instant occurredAt,
         @Nullable @Size(max = 1000) String note,
-
-        @NotNull
-        @Schema(
-                oneOf = {
-                    LayerRecord.ToppedUp.class,
-                    LayerRecord.Tended.class,
-                    LayerRecord.Moved.class,
-                    LayerRecord.Observed.class,
-                    LayerRecord.Deferred.class,
-                    LayerRecord.Lost.class,
-                    LayerRecord.Noted.class
-                })
-        JsonNode details) {}
+        @NotNull JsonNode details) {}

@@ -4,13 +4,20 @@ import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.look.RoundPlan;
+import org.kindgirdle.server.formats.RoundSheets;
 import org.kindgirdle.server.journal.DueLayers;
 import org.kindgirdle.server.journal.LayerChanges;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Reprojection;
 import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.security.Units;
 import org.kindgirdle.server.time.BusinessClock;
+import org.kindgirdle.server.words.Format;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -19,7 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What is due, by place in walking order. */
 @RestController
-@RequestMapping("/api/v1/round")
+@RequestMapping("/api/v1")
 class RoundController {
 
     private final Snapshots snapshots;
@@ -28,6 +35,7 @@ class RoundController {
     private final LayerChanges changes;
     private final Reprojection reprojection;
     private final BusinessClock clock;
+    private final CurrentPerson person;
 
     RoundController(
             Snapshots snapshots,
@@ -35,28 +43,25 @@ class RoundController {
             DueLayers due,
             LayerChanges changes,
             Reprojection reprojection,
-            BusinessClock clock) {
+            BusinessClock clock,
+            CurrentPerson person) {
         this.snapshots = snapshots;
         this.walk = walk;
         this.due = due;
         this.changes = changes;
         this.reprojection = reprojection;
         this.clock = clock;
+        this.person = person;
     }
 
     /** @param on the day to walk, today if left out */
-    @GetMapping
+    @GetMapping("/round")
     @Transactional
     public RoundView round(@RequestParam(required = false) @Nullable LocalDate on) {
         reprojection.turnDay();
         NurserySnapshot nursery = snapshots.take();
         LocalDate today = nursery.today();
-        LocalDate asked = on == null ? today : on;
-        LocalDate last = today.plusDays(Walk.DAYS_AHEAD - 1L);
-        if (asked.isBefore(today) || asked.isAfter(last)) {
-            throw ProblemException.invalid(
-                    "on", asked, "from " + today + " to " + last, "Rounds are planned for the days just ahead.");
-        }
+        LocalDate asked = asked(on, today);
         Walk.Planned planned = walk.plan(nursery, Walk.DAYS_AHEAD);
         RoundPlan.Day day = planned.on(asked);
         LocalDate next = today.plusDays(1);
@@ -88,5 +93,36 @@ class RoundController {
                 day == null ? List.of() : walk.places(nursery, planned, day),
                 ahead,
                 changes.today());
+    }
+
+    /** The same on paper, with boxes to tick. */
+    @GetMapping(value = "/round-sheet", produces = MediaType.APPLICATION_PDF_VALUE)
+    @Transactional
+    public ResponseEntity<byte[]> sheet(@RequestParam(required = false) @Nullable LocalDate on) {
+        reprojection.turnDay();
+        NurserySnapshot nursery = snapshots.take();
+        LocalDate asked = asked(on, nursery.today());
+        Walk.Planned planned = walk.plan(nursery, Walk.DAYS_AHEAD);
+        RoundPlan.Day day = planned.on(asked);
+        Units units = person.units();
+        byte[] pdf = RoundSheets.of(walk.onPaper(
+                nursery,
+                planned,
+                day == null ? new RoundPlan.Day(asked, true, List.of(), 0, 0) : day,
+                new Format(units, nursery.today()),
+                units == Units.US));
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"round-" + asked + ".pdf\"")
+                .body(pdf);
+    }
+
+    private static LocalDate asked(@Nullable LocalDate on, LocalDate today) {
+        LocalDate asked = on == null ? today : on;
+        LocalDate last = today.plusDays(Walk.DAYS_AHEAD - 1L);
+        if (asked.isBefore(today) || asked.isAfter(last)) {
+            throw ProblemException.invalid(
+                    "on", asked, "from " + today + " to " + last, "Rounds are planned for the days just ahead.");
+        }
+        return asked;
     }
 }

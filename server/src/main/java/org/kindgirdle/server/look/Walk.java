@@ -3,6 +3,7 @@ package org.kindgirdle.server.look;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,13 +12,18 @@ import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.look.RoundJob;
 import org.kindgirdle.core.look.RoundMinutes;
 import org.kindgirdle.core.look.RoundPlan;
+import org.kindgirdle.server.formats.RoundSheet;
 import org.kindgirdle.server.journal.DueLayers;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.words.Format;
+import org.kindgirdle.server.words.Phrases;
 import org.kindgirdle.server.words.Words;
 import org.springframework.stereotype.Service;
 
@@ -33,10 +39,12 @@ public class Walk {
 
     private final DueLayers due;
     private final Words words;
+    private final Phrases phrases;
 
-    Walk(DueLayers due, Words words) {
+    Walk(DueLayers due, Words words, Phrases phrases) {
         this.due = due;
         this.words = words;
+        this.phrases = phrases;
     }
 
     /** What is due in the days ahead, and when it is done. */
@@ -114,6 +122,47 @@ public class Walk {
                 one.by(),
                 Math.max(0, ChronoUnit.DAYS.between(one.by(), nursery.today())),
                 one.alsoDo().stream().map(words::job).toList());
+    }
+
+    /** The jobs of a day as they stand on paper. */
+    RoundSheet onPaper(NurserySnapshot nursery, Planned planned, RoundPlan.Day day, Format format, boolean inches) {
+        List<RoundSheet.AtPlace> places = places(nursery, planned, day).stream()
+                .map(place -> new RoundSheet.AtPlace(
+                        place.place(),
+                        place.jobs().stream()
+                                .map(job -> onPaper(
+                                        job,
+                                        Objects.requireNonNull(planned.byCode().get(job.code())),
+                                        format))
+                                .toList()))
+                .toList();
+        return new RoundSheet(
+                phrases.say("round.title", Map.of("day", format.weekday(day.on()) + " " + format.day(day.on()))),
+                phrases.say(
+                        "round.sum",
+                        Map.of(
+                                "count", String.valueOf(day.jobs().size()),
+                                "minutes", String.valueOf((int) Math.ceil(day.minutes())))),
+                Arrays.stream(RootStage.values())
+                        .map(stage -> phrases.say("stage." + stage))
+                        .toList(),
+                places,
+                inches);
+    }
+
+    private RoundSheet.Row onPaper(RoundView.JobOnRound job, DueLayers.Due due, Format format) {
+        boolean onMother = due.phase() == LayerPhase.ON_MOTHER;
+        List<String> toDo = new ArrayList<>(List.of(job.label()));
+        toDo.addAll(job.alsoDo());
+        return new RoundSheet.Row(
+                job.code(),
+                job.species() + " " + job.variety() + ", " + job.mother(),
+                String.join("; ", toDo),
+                job.daysLate() > 0
+                        ? phrases.say("round.late", Map.of("days", String.valueOf(job.daysLate())))
+                        : phrases.say("round.by", Map.of("day", format.day(job.by()))),
+                onMother ? phrases.say("stage." + due.stage()) + ", " + Math.round(due.fillPercent()) + "%" : "",
+                onMother);
     }
 
     public static PlaceView place(NurserySnapshot nursery, DueLayers.Due job) {

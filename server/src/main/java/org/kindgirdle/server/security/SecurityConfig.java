@@ -3,6 +3,8 @@ package org.kindgirdle.server.security;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -126,9 +128,11 @@ class SecurityConfig {
         return new ProviderManager(provider);
     }
 
+    /** It outlives the browser as long as the session does: a phone that was switched off need not sign in again. */
     @Bean
-    CookieSerializer cookie() {
+    CookieSerializer cookie(@Value("${spring.session.timeout}") Duration lives) {
         DefaultCookieSerializer cookie = new DefaultCookieSerializer();
+        cookie.setCookieMaxAge((int) lives.toSeconds());
         cookie.setCookieName("KG_SESSION");
         cookie.setUseHttpOnlyCookie(true);
         cookie.setSameSite("Strict");

@@ -2,6 +2,7 @@ package org.kindgirdle.server.words;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.format.TextStyle;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.security.Units;
@@ -18,6 +19,11 @@ public record Format(Units units, LocalDate today) {
             return "more than four years ahead";
         }
         return day.format(day.getYear() == today.getYear() ? DAY : DAY_AND_YEAR);
+    }
+
+    /** "Friday". */
+    public String weekday(LocalDate day) {
+        return day.getDayOfWeek().getDisplayName(TextStyle.FULL, Locale.ENGLISH);
     }
 
     public String days(long days) {

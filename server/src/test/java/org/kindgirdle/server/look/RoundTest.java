@@ -5,12 +5,17 @@ import static org.assertj.core.api.Assertions.within;
 import static org.kindgirdle.server.harness.TestNursery.TODAY;
 import static org.kindgirdle.server.harness.TestNursery.look;
 
+import java.io.IOException;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
@@ -124,7 +129,13 @@ class RoundTest {
                 .expect(201);
         assertThat(codesOf(nursery.grower().get("/api/v1/round").expect(200).body()))
                 .contains(code);
-        assertThat(nursery.record(code, Map.of("kind", "DEFERRED", "details", Map.of("job", "", "until", "2026-07-14")))
+        assertThat(nursery.record(
+                                code,
+                                Map.of(
+                                        "kind",
+                                        "DEFERRED",
+                                        "details",
+                                        Map.of("jobs", List.of(""), "until", "2026-07-14")))
                         .expect(400)
                         .body()
                         .toString())
@@ -132,7 +143,8 @@ class RoundTest {
     }
 
     private static Map<String, Object> putOffUntil(String until) {
-        return Map.of("kind", "DEFERRED", "details", Map.of("job", "REWET", "until", until), "note", "rain due");
+        return Map.of(
+                "kind", "DEFERRED", "details", Map.of("jobs", List.of("REWET"), "until", until), "note", "rain due");
     }
 
     @Test
@@ -231,6 +243,30 @@ class RoundTest {
                         .body()
                         .toString())
                 .contains("a part at a time");
+    }
+
+    @Test
+    void the_walk_is_printed_with_boxes_to_tick_and_goes_on_over_the_page() throws IOException {
+        List<String> codes = nursery.set(nursery.mother("CYDOBL", nursery.field()), TODAY.minusDays(50), 40);
+        Client.Answer answer = nursery.viewer().get("/api/v1/round-sheet").expect(200);
+        try (PDDocument sheet = Loader.loadPDF(answer.bytes())) {
+            assertThat(sheet.getNumberOfPages()).isGreaterThan(1);
+            String text = new PDFTextStripper().getText(sheet);
+            assertThat(text)
+                    .contains("Round of Friday 10 July")
+                    .contains("North field")
+                    .contains("first tips");
+            JsonNode round = nursery.viewer().get("/api/v1/round").body();
+            assertThat(codesOf(round))
+                    .containsAll(codes)
+                    .allSatisfy(code -> assertThat(text).contains(code));
+        }
+        assertThat(nursery.viewer()
+                        .get("/api/v1/round-sheet?on=2027-01-01")
+                        .expect(400)
+                        .body()
+                        .toString())
+                .contains("planned for the days just ahead");
     }
 
     private static List<String> codesOf(JsonNode round) {

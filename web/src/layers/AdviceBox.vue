@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { dayText } from '@/shared/dates'
+import type { Card } from '@/shared/device/useCards'
+import { show } from '@/shared/quantity'
+import { useSession } from '@/shared/session'
+import { word, WORKS } from '@/shared/words'
+import type { NewRecord } from './useLayer'
+
+/** What to do with it now, in a sentence, with what is to be done beside; each of it recorded where it stands. */
+const props = defineProps<{ layer: Card; saving: boolean }>()
+const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
+const session = useSession()
+
+const workOf = computed(() => WORKS.find(([code]) => code === props.layer.advice.step)?.[0])
+const tones: Record<string, string> = {
+  CALM: 'border-lichen bg-lichen-pale',
+  ACT: 'border-sap bg-sap-pale',
+  URGENT: 'border-rust bg-rust-pale',
+  DONE: 'border-bark bg-card',
+}
+const isCutOff = computed(() => ['JAR', 'CUTTING'].includes(props.layer.recipe.method))
+
+function begin(): void {
+  const step = props.layer.advice.step
+  if (!step) return
+  if (workOf.value) emit('keep', { kind: 'TENDED', details: { work: workOf.value, cover: null } })
+  else if (step === 'RERING') emit('other', 'RERUNG')
+  else if (step === 'LOST' || step === 'ABANDON') emit('other', 'LOST')
+  else emit('other', 'SEVERED')
+}
+
+/** A limb that was pinned down or darkened and made no roots can still be ringed. */
+const mayBecomeAir = computed(
+  () =>
+    ['GROUND', 'FOIL_START'].includes(props.layer.recipe.method) &&
+    ['RERING', 'ABANDON'].includes(props.layer.advice.step ?? ''),
+)
+
+const beginLabel = computed(() => {
+  const step = props.layer.advice.step ?? ''
+  if (workOf.value) return `Done: ${word(WORKS, workOf.value).toLowerCase()}`
+  if (step === 'RERING') return isCutOff.value ? 'Record the fresh cut' : 'Record the new ring'
+  if (step === 'LOST' || step === 'ABANDON') return 'Record the loss'
+  if (step.startsWith('SEVER') || step === 'GAMBLE' || step === 'RESCUE') {
+    return isCutOff.value ? 'Record taking it up' : 'Record the severing'
+  }
+  return ''
+})
+
+const dueWater = computed(() =>
+  props.layer.jobs.find((job) => job.code === 'TOP_UP' && job.from <= props.layer.asOf),
+)
+const dueStub = computed(() => props.layer.jobs.find((job) => job.code === 'TIDY_STUB'))
+const due = (job: { daysLate: number; by: string }) =>
+  job.daysLate ? `${job.daysLate} days late` : `by ${dayText(job.by, props.layer.asOf)}`
+
+function topUp(): void {
+  emit('keep', { kind: 'TOPPED_UP', details: { waterMl: Math.round(props.layer.suggested.waterMl) } })
+}
+
+function doAlso(code: string): void {
+  const work = code === 'COVER_NOW' ? 'COVER' : code
+  emit('keep', {
+    kind: 'TENDED',
+    details: { work, cover: code === 'COVER_NOW' ? 'FOIL' : code === 'COVER' ? 'BLACK' : null },
+  })
+}
+</script>
+
+<template>
+  <section class="border-l-8 p-4" :class="tones[layer.advice.tone]" data-testid="advice">
+    <p class="text-xl font-bold">{{ layer.advice.headline }}</p>
+    <p v-for="reason in layer.advice.because" :key="reason">{{ reason }}</p>
+    <p v-if="layer.species.hazards && layer.phase === 'ON_MOTHER'" class="mt-1">
+      <b>Caution:</b> {{ layer.species.hazards }}.
+    </p>
+    <div class="flex flex-wrap items-center gap-x-4" :class="{ 'mt-2': session.mayRecord && beginLabel }">
+      <button
+        v-if="session.mayRecord && beginLabel"
+        class="btn btn-main"
+        :disabled="saving"
+        data-testid="do-step"
+        @click="begin"
+      >
+        {{ beginLabel }}
+      </button>
+      <RouterLink
+        v-if="session.mayRecord && mayBecomeAir"
+        class="btn inline-flex items-center"
+        data-testid="as-air"
+        :to="{ name: 'bench', query: { mother: String(layer.mother.id) } }"
+        >Set an air layer in its place</RouterLink
+      >
+      <slot name="why"></slot>
+    </div>
+    <slot></slot>
+  </section>
+
+  <ul v-if="layer.alsoDo.length" class="mt-2 grid gap-2">
+    <li
+      v-for="also in layer.alsoDo"
+      :key="also.code"
+      class="flex flex-wrap items-center justify-between gap-2 border-l-8 border-sap bg-sap-pale py-1 pr-2 pl-4"
+    >
+      <span>{{ also.sentence }}</span>
+      <button
+        v-if="session.mayRecord"
+        class="btn"
+        :disabled="saving"
+        :data-testid="`also-${also.code}`"
+        @click="doAlso(also.code)"
+      >
+        Done
+      </button>
+    </li>
+  </ul>
+
+  <div
+    v-if="dueWater"
+    class="mt-2 flex flex-wrap items-center justify-between gap-2 border-l-8 border-water bg-water-pale py-1 pr-2 pl-4"
+  >
+    <span>
+      <b>{{ dueWater.label }}</b> {{ show(layer.suggested.waterMl, 'volume', session.units) }}:
+      {{ due(dueWater) }}.
+    </span>
+    <button v-if="session.mayRecord" class="btn" :disabled="saving" data-testid="top-up" @click="topUp">
+      Done
+    </button>
+  </div>
+  <div
+    v-if="dueStub"
+    class="mt-2 flex flex-wrap items-center justify-between gap-2 border-l-8 border-bark bg-card py-1 pr-2 pl-4"
+  >
+    <span>
+      <b>{{ layer.mother.code }}:</b> shorten the stub to a bud or shoot and note the new leader,
+      {{ due(dueStub) }}. It may be ringed again next year.
+    </span>
+    <button
+      v-if="session.mayRecord"
+      class="btn"
+      :disabled="saving"
+      data-testid="tidy-stub"
+      @click="emit('keep', { kind: 'TENDED', details: { work: 'TIDY_STUB', cover: null } })"
+    >
+      Done
+    </button>
+  </div>
+</template>

@@ -1,0 +1,207 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api, newCommandId, Problem, type Schemas } from '@/shared/api/client'
+import { useSession } from '@/shared/session'
+import { nurseryNow } from './clock'
+import { deviceStore, type Sent, type Waiting } from './store'
+
+export interface ToRecord {
+  codes: string[]
+  kind: string
+  details: Record<string, unknown>
+  note?: string
+  corrects?: string
+  seenRevision?: number
+}
+
+type Answer = Schemas['RecordAnswer'] | Schemas['ManyRecorded']
+
+/** What came of a record: the answer, the refusal, or null while it waits for the network. */
+export type Outcome = { answer: Answer } | { problem: Problem } | null
+
+const AGAIN_MS = 5_000
+const PATIENCE_MS = 4_000
+const LOCK = 'kg-outbox'
+
+/**
+ * Records on their way. Each is on the device before it goes; they go in the order in which they were made, once each,
+ * when the network is there, through restarts of page, phone and server.
+ */
+export const useOutbox = defineStore('outbox', () => {
+  const session = useSession()
+  const all = shallowRef<Waiting[]>([])
+  const sent = shallowRef<Sent[]>([])
+  const mine = computed(() => all.value.filter((one) => one.personId === session.person?.id))
+  const waiting = computed(() => mine.value.filter((one) => !one.refusal))
+  const refused = computed(() => mine.value.filter((one) => one.refusal))
+  const ofOthers = computed(() => all.value.filter((one) => one.personId !== session.person?.id))
+  /** what somebody should read: refused, kept but not counted, or met by another's record */
+  const toRead = computed(
+    () =>
+      refused.value.length +
+      sent.value.filter((one) => !one.seen && (one.conflict || one.others.length)).length,
+  )
+  const latest = shallowRef<{ codes: string[]; answer: Answer } | null>(null)
+  const started = ref(false)
+  const outcomes = new Map<string, Outcome>()
+  const others = new BroadcastChannel(LOCK)
+  others.onmessage = () => void read()
+
+  async function read(): Promise<void> {
+    const store = await deviceStore()
+    all.value = await store.getAll('outbox')
+    sent.value = (await store.getAll('sent')).filter((one) => one.personId === session.person?.id)
+  }
+
+  async function changed(): Promise<void> {
+    await read()
+    others.postMessage('changed')
+  }
+
+  /** Puts a record on the device and sends it, if that can be done now. */
+  async function record(what: ToRecord): Promise<Outcome> {
+    const person = session.person
+    if (!person) throw new Error('nobody is signed in')
+    const one: Waiting = {
+      id: newCommandId(),
+      personId: person.id,
+      personName: person.fullName,
+      path: what.codes.length === 1 ? `/layers/${what.codes[0]}/records` : '/layer-records',
+      body: {
+        ...(what.codes.length === 1 ? { corrects: what.corrects ?? null } : { codes: [...what.codes] }),
+        kind: what.kind,
+        // as it goes over the wire: what a form still holds on to can't be stored
+        details: JSON.parse(JSON.stringify(what.details)) as Record<string, unknown>,
+        note: what.note ?? '',
+        occurredAt: nurseryNow().toISOString(),
+      },
+      codes: [...what.codes],
+      refusal: '',
+      seenRevision: what.seenRevision ?? 0,
+    }
+    const store = await deviceStore()
+    const writing = store.transaction('outbox', 'readwrite', { durability: 'strict' })
+    await writing.store.add(one)
+    await writing.done
+    await changed()
+    // where the network hangs, nobody stands and waits for it: what comes of it later is told by `latest`
+    await Promise.race([flush(), new Promise((go) => setTimeout(go, PATIENCE_MS))])
+    const outcome = outcomes.get(one.id) ?? null
+    outcomes.delete(one.id)
+    return outcome
+  }
+
+  /** Sends what waits, in its order. A second page of the same browser leaves it to the first. */
+  async function flush(): Promise<void> {
+    await navigator.locks.request(LOCK, async () => {
+      for (let next = await oldest(); next; next = await oldest()) {
+        if (!(await deliver(next))) return
+      }
+    })
+  }
+
+  async function oldest(): Promise<Waiting | undefined> {
+    const person = session.person?.id
+    const store = await deviceStore()
+    return (await store.getAll('outbox')).find((one) => one.personId === person && !one.refusal)
+  }
+
+  /** @return whether the next one may be tried */
+  async function deliver(one: Waiting): Promise<boolean> {
+    try {
+      const answer = await send(one)
+      outcomes.set(one.id, { answer })
+      await settle(one, answer)
+      latest.value = { codes: one.codes, answer }
+      return true
+    } catch (failure) {
+      if (!(failure instanceof Problem)) throw failure
+      // what may have arrived goes again as it is; whoever is signed out sends it after signing in again
+      if (failure.mayBeWritten || failure.status === 401) return false
+      outcomes.set(one.id, { problem: failure })
+      await refuse(one, failure)
+      return true
+    }
+  }
+
+  async function send(one: Waiting): Promise<Answer> {
+    try {
+      return await api<Answer>('POST', one.path, one.body, one.id)
+    } catch (failure) {
+      if (!(failure instanceof Problem) || failure.status !== 403) throw failure
+      // the token of the form protection is older than the session: a fresh one, and once more
+      await session.load()
+      return await api<Answer>('POST', one.path, one.body, one.id)
+    }
+  }
+
+  async function settle(one: Waiting, answer: Answer): Promise<void> {
+    const store = await deviceStore()
+    const both = store.transaction(['outbox', 'sent'], 'readwrite', { durability: 'strict' })
+    await Promise.all([
+      both.objectStore('outbox').delete(one.seq!),
+      both.objectStore('sent').put(became(one, answer)),
+      both.done,
+    ])
+    await changed()
+  }
+
+  async function refuse(one: Waiting, problem: Problem): Promise<void> {
+    const refusal = [problem.detail, ...problem.violations.map((each) => each.message)].join(' ')
+    await (await deviceStore()).put('outbox', { ...one, refusal })
+    await changed()
+  }
+
+  /** A refused record is thrown away only by the one who made it. */
+  async function drop(id: string): Promise<void> {
+    const found = all.value.find((one) => one.id === id)
+    if (found) await (await deviceStore()).delete('outbox', found.seq!)
+    await changed()
+  }
+
+  async function markRead(): Promise<void> {
+    const store = await deviceStore()
+    const writing = store.transaction('sent', 'readwrite')
+    for (const one of sent.value) await writing.store.put({ ...one, seen: true })
+    await writing.done
+    await changed()
+  }
+
+  /** From now on what waits is tried again and again. */
+  function start(): void {
+    if (started.value) return
+    started.value = true
+    void read().then(flush)
+    window.addEventListener('online', () => void flush())
+    setInterval(() => waiting.value.length && void flush(), AGAIN_MS)
+  }
+
+  return { all, waiting, refused, ofOthers, sent, toRead, latest, record, flush, drop, markRead, start, read }
+})
+
+/** What came of it, with what others recorded of the layer between what was on the screen and this. */
+export function became(one: Waiting, answer: Answer): Sent {
+  const single = 'recorded' in answer ? answer : null
+  const records = single?.layer.records ?? []
+  const since = [...records]
+    .sort((a, b) => Date.parse(a.recordedAt) - Date.parse(b.recordedAt))
+    .slice(one.seenRevision)
+  return {
+    id: one.id,
+    personId: one.personId,
+    codes: one.codes,
+    kind: one.body.kind,
+    occurredAt: one.body.occurredAt,
+    sentAt: new Date().toISOString(),
+    conflict: single
+      ? (single.recorded.conflict ?? '')
+      : ((answer as Schemas['ManyRecorded']).records.find((each) => each.recorded.conflict)?.recorded
+          .conflict ?? ''),
+    others: one.seenRevision
+      ? since
+          .filter((each) => each.id !== one.id && each.by !== one.personName)
+          .map((each) => ({ kind: each.kind, by: each.by, occurredAt: each.occurredAt }))
+      : [],
+    seen: false,
+  }
+}
