@@ -1,6 +1,7 @@
 -- What others have recorded since a moment: phones ask for it every few seconds.
 alter table layer_event
-    add index layer_event_recorded (recorded_at);
+    add index layer_event_recorded (recorded_at),
+    add fulltext index layer_event_words (note);
 
 -- The list of all layers by what is due, page by page: what has no job stands at the end.
 alter table layer

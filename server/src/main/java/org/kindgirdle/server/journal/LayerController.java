@@ -4,12 +4,10 @@ import jakarta.validation.Valid;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.command.CommandLedger;
 import org.kindgirdle.server.problem.ProblemException;
-import org.kindgirdle.server.problem.Within;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -60,15 +58,9 @@ class LayerController {
     record RecordAnswer(Recorded recorded, LayerPage layer) {}
 
     @GetMapping("/layers")
-    LayerList.LayerLines find(
-            @RequestParam(required = false) @Nullable LayerPhase phase,
-            @RequestParam(required = false) @Nullable Long motherId,
-            @RequestParam(required = false) @Nullable String q,
-            @RequestParam(defaultValue = "due") String sort,
-            @RequestParam(required = false) @Nullable String cursor,
-            @RequestParam(defaultValue = "100") @Within(low = 1, high = 500) Integer limit) {
+    LayerList.LayerLines find(@Valid @ParameterObject LayerQuery query) {
         reprojection.turnDay();
-        return list.find(phase, motherId, q, sort, cursor, limit);
+        return list.find(query);
     }
 
     @GetMapping("/layers/{code}")

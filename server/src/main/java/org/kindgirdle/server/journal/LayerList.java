@@ -1,39 +1,43 @@
 package org.kindgirdle.server.journal;
 
 import java.nio.charset.StandardCharsets;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
-import java.util.Locale;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
-import org.kindgirdle.core.set.LayerCode;
+import org.kindgirdle.core.set.Method;
+import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.words.Words;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Finding layers: by phase, mother, or any word of code, species, variety, mother and place. */
+/** Finding layers, page by page in the order of an index. */
 @Service
 class LayerList {
 
-    private static final String SELECT =
-            "select l.id, l.code, l.phase, l.stage, l.fill_percent, l.set_on, l.ready10_on, l.ready50_on, l.ready90_on,"
-                    + " l.job, l.job_from, l.job_by, l.rung, l.conflicts, m.code mother, m.variety, p.name place,"
-                    + " json_value(sp.profile, '$.common') common"
-                    + " from layer l join mother m on m.id = l.mother_id join place p on p.id = m.place_id"
-                    + " join species s on s.code = m.species_code"
-                    + " join species_profile sp on sp.species_code = s.code and sp.number = s.profile_number";
+    private static final String COLUMNS = "l.id, l.code, l.mother_id, l.method, l.phase, l.stage, l.fill_percent,"
+            + " l.set_on, l.ready10_on, l.ready50_on, l.ready90_on, l.job, l.job_from, l.job_by, l.rung, l.conflicts";
 
-    private final JdbcTemplate jdbc;
+    /** Counted so far and no farther. */
+    private static final int MOST_COUNTED = 5000;
+
+    private final NamedParameterJdbcTemplate jdbc;
+    private final Snapshots snapshots;
     private final Words words;
 
-    LayerList(JdbcTemplate jdbc, Words words) {
-        this.jdbc = jdbc;
+    LayerList(JdbcTemplate jdbc, Snapshots snapshots, Words words) {
+        this.jdbc = new NamedParameterJdbcTemplate(jdbc);
+        this.snapshots = snapshots;
         this.words = words;
     }
 
@@ -62,98 +66,81 @@ class LayerList {
             String place,
             String species) {}
 
-    /** @param next cursor of the next lines; null at the end */
-    record LayerLines(List<LayerLine> layers, @Nullable String next) {}
+    /**
+     * @param next cursor of the next lines; null at the end
+     * @param count how many there are in all, with the first page only; no more than 5000 are counted
+     */
+    record LayerLines(
+            List<LayerLine> layers,
+            @Nullable String next,
+            @Nullable Integer count) {}
 
     @Transactional(readOnly = true)
-    LayerLines find(
-            @Nullable LayerPhase phase,
-            @Nullable Long motherId,
-            @Nullable String query,
-            String sort,
-            @Nullable String cursor,
-            int limit) {
-        List<Object> values = new ArrayList<>();
-        StringBuilder where = new StringBuilder(" where l.phase <> 'WITHDRAWN'");
-        if (phase != null) {
-            where.append(" and l.phase = ?");
-            values.add(phase.name());
-        }
-        if (motherId != null) {
-            where.append(" and l.mother_id = ?");
-            values.add(motherId);
-        }
-        if (query != null && !query.isBlank()) {
-            for (String word : query.strip().split("\\s+")) {
-                word(word, where, values);
-            }
-        }
-        String key = switch (sort) {
+    LayerLines find(LayerQuery query) {
+        NurserySnapshot nursery = snapshots.take();
+        LayerWhere where = LayerWhere.of(query, nursery, jdbc);
+        Integer count = query.cursor() == null
+                ? jdbc.queryForObject(
+                        "select count(*) from (select 1 from layer l" + where.sql() + " limit " + MOST_COUNTED
+                                + ") counted",
+                        where.values(),
+                        Integer.class)
+                : null;
+        String key = switch (query.sortOrDue()) {
             case "code" -> "l.code";
-            case "due" -> "coalesce(l.job_by, '9999-12-31')";
+            case "due" -> "l.due_on";
             case "set" -> "l.set_on";
-            default -> throw ProblemException.invalid("sort", sort, "one of code, due, set", "There is no such order.");
+            default ->
+                throw ProblemException.invalid(
+                        "sort", query.sort(), "one of code, due, set", "There is no such order.");
         };
-        if (cursor != null) {
-            String[] at = cursor(cursor);
-            where.append(" and (").append(key).append(", l.id) > (?, ?)");
-            values.add(at[0]);
-            values.add(at[1]);
+        if (query.cursor() != null) {
+            String[] at = cursor(query.cursor());
+            where.and(key + " >= :key", "key", at[0]);
+            where.and("(" + key + " > :key or l.id > :id)", "id", Long.parseLong(at[1]));
         }
-        values.add(limit + 1);
+        int limit = query.limitOrUsual();
         List<String> keys = new ArrayList<>();
         List<LayerLine> lines = jdbc.query(
-                SELECT.replace("select l.id", "select " + key + " sort_key, l.id") + where + " order by " + key
-                        + ", l.id limit ?",
+                "select " + key + " sort_key, " + COLUMNS + " from layer l" + where.sql() + " order by " + key
+                        + ", l.id limit " + (limit + 1),
+                where.values(),
                 (row, index) -> {
                     keys.add(row.getString("sort_key") + "|" + row.getLong("id"));
-                    String job = row.getString("job");
-                    String rung = row.getString("rung");
-                    return new LayerLine(
-                            row.getString("code"),
-                            LayerPhase.valueOf(row.getString("phase")),
-                            RootStage.valueOf(row.getString("stage")),
-                            row.getDouble("fill_percent"),
-                            row.getObject("set_on", LocalDate.class),
-                            row.getObject("ready10_on", LocalDate.class),
-                            row.getObject("ready50_on", LocalDate.class),
-                            row.getObject("ready90_on", LocalDate.class),
-                            job,
-                            job == null ? null : words.job(job),
-                            row.getObject("job_from", LocalDate.class),
-                            row.getObject("job_by", LocalDate.class),
-                            rung == null ? null : Rung.valueOf(rung),
-                            row.getInt("conflicts"),
-                            row.getString("mother"),
-                            row.getString("variety"),
-                            row.getString("place"),
-                            row.getString("common"));
-                },
-                values.toArray());
+                    return line(row, nursery);
+                });
         if (lines.size() <= limit) {
-            return new LayerLines(lines, null);
+            return new LayerLines(lines, null, count);
         }
         String next = Base64.getUrlEncoder()
                 .withoutPadding()
                 .encodeToString(keys.get(limit - 1).getBytes(StandardCharsets.UTF_8));
-        return new LayerLines(lines.subList(0, limit), next);
+        return new LayerLines(lines.subList(0, limit), next, count);
     }
 
-    private static void word(String word, StringBuilder where, List<Object> values) {
-        String code = LayerCode.parse(word).orElse(null);
-        if (code != null) {
-            where.append(" and l.code = ?");
-            values.add(code);
-            return;
-        }
-        String like = "%"
-                + word.toLowerCase(Locale.ROOT)
-                        .replace("\\", "\\\\")
-                        .replace("%", "\\%")
-                        .replace("_", "\\_") + "%";
-        where.append(" and lower(concat_ws(' ', l.code, m.code, m.variety, p.name,"
-                + " json_value(sp.profile, '$.common'), json_value(sp.profile, '$.botanical'))) like ?");
-        values.add(like);
+    private LayerLine line(ResultSet row, NurserySnapshot nursery) throws SQLException {
+        String job = row.getString("job");
+        String rung = row.getString("rung");
+        MotherView mother = nursery.mother(row.getLong("mother_id"));
+        return new LayerLine(
+                row.getString("code"),
+                LayerPhase.valueOf(row.getString("phase")),
+                RootStage.valueOf(row.getString("stage")),
+                row.getDouble("fill_percent"),
+                Objects.requireNonNull(row.getObject("set_on", LocalDate.class)),
+                row.getObject("ready10_on", LocalDate.class),
+                row.getObject("ready50_on", LocalDate.class),
+                row.getObject("ready90_on", LocalDate.class),
+                job,
+                job == null ? null : words.job(job, Method.valueOf(row.getString("method"))),
+                row.getObject("job_from", LocalDate.class),
+                row.getObject("job_by", LocalDate.class),
+                rung == null ? null : Rung.valueOf(rung),
+                row.getInt("conflicts"),
+                mother.code(),
+                mother.variety(),
+                nursery.place(mother.placeId()).name(),
+                nursery.species(mother.speciesCode()).profile().common());
     }
 
     private static String[] cursor(String cursor) {

@@ -8,41 +8,59 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Refuses bodies over one megabyte, whether they say their length or not: no record comes near it. */
+/**
+ * Refuses bodies over one megabyte, whether they say their length or not: no record comes near it. A picture may have
+ * more.
+ */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class BodyLimit extends OncePerRequestFilter {
 
     private static final long MOST_BYTES = 1_000_000;
 
+    /** A phone's picture at its largest is half of this. */
+    private static final long MOST_BYTES_OF_A_PHOTO = 16_000_000;
+
+    private static final Pattern PHOTO = Pattern.compile("/api/v1/layers/[^/]+/photos");
+
+    private static boolean isPhoto(HttpServletRequest request) {
+        return PHOTO.matcher(request.getRequestURI()).matches();
+    }
+
+    private static long most(HttpServletRequest request) {
+        return isPhoto(request) ? MOST_BYTES_OF_A_PHOTO : MOST_BYTES;
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > MOST_BYTES) {
-            refuse(response);
+        if (request.getContentLengthLong() > most(request)) {
+            refuse(request, response);
             return;
         }
         try {
             chain.doFilter(new Limited(request), response);
         } catch (TooLargeException tooLarge) {
-            refuse(response);
+            refuse(request, response);
         }
     }
 
-    private static void refuse(HttpServletResponse response) throws IOException {
+    private static void refuse(HttpServletRequest request, HttpServletResponse response) throws IOException {
         response.setStatus(413);
         response.setContentType("application/problem+json");
+        long most = most(request);
+        String advice = isPhoto(request) ? "take the picture at a lower resolution" : "send less at a time";
         response.getWriter()
                 .write(
                         "{\"type\":\"about:blank\",\"title\":\"Too large\",\"status\":413,\"detail\":\"Nothing was written."
-                                + " A body may have up to " + MOST_BYTES
-                                + " bytes; send less at a time.\",\"violations\":"
-                                + "[{\"field\":\"\",\"value\":null,\"allowed\":\"up to " + MOST_BYTES
+                                + " A body may have up to " + most + " bytes; " + advice + ".\",\"violations\":"
+                                + "[{\"field\":\"\",\"value\":null,\"allowed\":\"up to " + most
                                 + " bytes\",\"message\":\"is too large\"}]}");
     }
 
@@ -51,15 +69,18 @@ class BodyLimit extends OncePerRequestFilter {
 
     private static final class Limited extends HttpServletRequestWrapper {
 
+        private final long most;
+
         Limited(HttpServletRequest request) {
             super(request);
+            this.most = most(request);
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
             ServletInputStream in = super.getInputStream();
             return new ServletInputStream() {
-                private long left = MOST_BYTES;
+                private long left = most;
 
                 @Override
                 public int read() throws IOException {

@@ -14,6 +14,7 @@ import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.QuantityFormatException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -108,6 +109,12 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return invalid(refused.getBindingResult().getAllErrors().stream()
                 .map(error -> {
                     String message = String.valueOf(error.getDefaultMessage()).strip();
+                    if (error instanceof FieldError field && field.contains(TypeMismatchException.class)) {
+                        String allowed = allowed(
+                                field.unwrap(TypeMismatchException.class).getRequiredType());
+                        return new Violation(
+                                field.getField(), shown(field.getRejectedValue()), allowed, "is not " + allowed);
+                    }
                     return error instanceof FieldError field
                             ? violation(field.getField(), field.getRejectedValue(), message)
                             : violation("", null, message);

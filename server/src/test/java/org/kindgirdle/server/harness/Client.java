@@ -74,13 +74,38 @@ public final class Client {
         return send("PUT", path, UUID.randomUUID(), json(body), true);
     }
 
+    public Answer delete(String path) {
+        return send("DELETE", path, null, null, true);
+    }
+
+    /** Bytes of a type, as a file is sent. */
+    public Answer upload(String path, UUID commandId, String type, byte[] bytes) {
+        return send("POST", path, commandId, type, bytes, true);
+    }
+
     /** @param body as it goes over the wire; null for none */
     public Answer send(String method, String path, @Nullable UUID commandId, @Nullable String body, boolean withToken) {
+        return send(
+                method,
+                path,
+                commandId,
+                "application/json",
+                body == null ? null : body.getBytes(StandardCharsets.UTF_8),
+                withToken);
+    }
+
+    private Answer send(
+            String method,
+            String path,
+            @Nullable UUID commandId,
+            String type,
+            byte @Nullable [] body,
+            boolean withToken) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
-                .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body))
+                .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofByteArray(body))
                 .header("Accept", "application/json, */*");
         if (body != null) {
-            request.header("Content-Type", "application/json");
+            request.header("Content-Type", type);
         }
         if (commandId != null) {
             request.header("Command-Id", commandId.toString());
@@ -103,7 +128,7 @@ public final class Client {
             String text = new String(response.body(), StandardCharsets.UTF_8);
             boolean isJson = response.headers()
                     .firstValue("content-type")
-                    .map(type -> type.contains("json"))
+                    .map(sent -> sent.contains("json"))
                     .orElse(false);
             return new Answer(
                     response.statusCode(),

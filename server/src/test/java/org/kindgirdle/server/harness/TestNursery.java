@@ -1,8 +1,12 @@
 package org.kindgirdle.server.harness;
 
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.PrintStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -55,6 +59,7 @@ public final class TestNursery {
                             "--spring.datasource.url=" + database.url(),
                             "--spring.datasource.username=root",
                             "--spring.datasource.password=",
+                            "--kindgirdle.photos=" + temporaryFolder(),
                             "--kindgirdle.demo=false");
         } finally {
             System.setOut(console);
@@ -68,6 +73,16 @@ public final class TestNursery {
         field = place("North field", 1, "FULL", 0, "SITE", -4.5);
         tunnel = place("Low tunnel", 2, "PART", 4, "NONE", 2);
         recipe = recipe("Moss and foil");
+    }
+
+    private static Path temporaryFolder() {
+        try {
+            Path folder = Files.createTempDirectory("kg-photos");
+            folder.toFile().deleteOnExit();
+            return folder;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** The test's clock in place of the system's, and every statement counted. */

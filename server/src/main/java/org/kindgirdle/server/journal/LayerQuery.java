@@ -1,0 +1,47 @@
+package org.kindgirdle.server.journal;
+
+import jakarta.validation.constraints.Size;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.server.problem.Within;
+
+/**
+ * Which layers, in which order, and how many at once. What is left out does not narrow.
+ *
+ * @param job code of what is to be done next
+ * @param batch that it was set with
+ * @param trial that it is a part of
+ * @param hand who set it
+ * @param late only those whose job is past its last day
+ * @param q words, each of them to be found in code, species, variety, mother, place or a note
+ * @param sort due, set or code
+ * @param cursor the {@code next} of the page before
+ */
+record LayerQuery(
+        @Nullable LayerPhase phase,
+        @Nullable Long motherId,
+        @Nullable Long placeId,
+        @Nullable @Size(max = 12) String species,
+        @Nullable RootStage stage,
+        @Nullable @Size(max = 40) String job,
+        @Nullable UUID batch,
+        @Nullable Long trial,
+        @Nullable @Size(max = 80) String hand,
+        @Nullable Boolean late,
+        @Nullable @Size(max = 200) String q,
+        @Nullable String sort,
+        @Nullable @Size(max = 200) String cursor,
+        @Nullable @Within(low = 1, high = 500) Integer limit) {
+
+    private static final int USUAL = 100;
+
+    int limitOrUsual() {
+        return limit == null ? USUAL : limit;
+    }
+
+    String sortOrDue() {
+        return sort == null ? "due" : sort;
+    }
+}

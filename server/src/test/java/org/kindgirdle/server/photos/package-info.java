@@ -1,0 +1,4 @@
+@NullMarked
+package org.kindgirdle.server.photos;
+
+import org.jspecify.annotations.NullMarked;
