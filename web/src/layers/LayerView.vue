@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { dayText, daysBetween } from '@/shared/dates'
+import type { Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import { capital, CONDITIONS, METHODS, RUNGS, STAGE_STATES, word } from '@/shared/words'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StemDrawing from '@/stem/StemDrawing.vue'
 import AdviceBox from './AdviceBox.vue'
 import AfterForm from './AfterForm.vue'
+import Learned from './Learned.vue'
 import LookForm from './LookForm.vue'
 import OtherForm from './OtherForm.vue'
+import Photos from './Photos.vue'
 import ProgressBand from './ProgressBand.vue'
 import Reasons from './Reasons.vue'
 import Records from './Records.vue'
@@ -21,6 +24,22 @@ const session = useSession()
 const { layer, loadError, reload, saving, problem, record, undo } = useLayer(props.code)
 const showWhy = ref(false)
 const other = ref<string>('')
+/** a look that is being corrected: the new record stands in its place, at its time */
+const wrong = ref<Schemas['RecordView'] | null>(null)
+const asLook = (one: Schemas['RecordView']) =>
+  one.details as unknown as { stage: string; sectors: number[]; fillPercent: number; conditions: string[] }
+
+function beginCorrecting(one: Schemas['RecordView']): void {
+  wrong.value = one
+  other.value = ''
+  window.scrollTo(0, 0)
+}
+
+async function correct(what: NewRecord): Promise<void> {
+  const one = wrong.value
+  if (one && (await record({ ...what, corrects: one.id, occurredAt: one.occurredAt }))) wrong.value = null
+}
+
 async function keep(what: NewRecord): Promise<boolean> {
   const done = await record(what)
   if (done) other.value = ''
@@ -52,6 +71,10 @@ async function keep(what: NewRecord): Promise<boolean> {
         >, {{ layer.mother.place }} · set {{ dayText(layer.setOn, layer.asOf) }},
         {{ daysBetween(layer.setOn, layer.asOf) }} days ago<template v-if="layer.recipe.method !== 'AIR'">
           · {{ word(METHODS, layer.recipe.method).toLowerCase() }}</template
+        >
+        ·
+        <RouterLink class="link" :to="{ name: 'layers', query: { batch: layer.batchId } }"
+          >its batch</RouterLink
         >
         ·
         <RouterLink class="link" :to="{ name: 'labels', query: { codes: layer.code } }" data-testid="label"
@@ -123,6 +146,14 @@ async function keep(what: NewRecord): Promise<boolean> {
           @keep="keep"
           @close="other = ''"
         />
+        <section v-else-if="wrong" class="panel" aria-labelledby="correct-title">
+          <h2 id="correct-title" class="mb-3 text-lg">
+            The look of {{ dayText(wrong.on, layer.asOf) }}, as it should have been recorded
+          </h2>
+          <LookForm :key="wrong.id" :layer="layer" :wrong="asLook(wrong)" :saving="saving" @keep="correct">
+            <button type="button" class="btn" @click="wrong = null">Back</button>
+          </LookForm>
+        </section>
         <LookForm
           v-else-if="layer.phase === 'ON_MOTHER'"
           :layer="layer"
@@ -142,6 +173,14 @@ async function keep(what: NewRecord): Promise<boolean> {
     </div>
 
     <ProgressBand v-if="layer.forecast" :layer="layer" class="mt-6" />
-    <Records :layer="layer" :may-undo="session.mayRecord" class="mt-8" @undo="undo" />
+    <Learned v-if="layer.estimates.length" :layer="layer" class="mt-6" />
+    <Photos :code="layer.code" :today="layer.asOf" :may-change="session.mayRecord" class="mt-8" />
+    <Records
+      :layer="layer"
+      :may-undo="session.mayRecord"
+      class="mt-8"
+      @undo="undo"
+      @correct="beginCorrecting"
+    />
   </article>
 </template>

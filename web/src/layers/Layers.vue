@@ -1,27 +1,27 @@
 <script setup lang="ts">
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital, PHASES, RUNGS, STAGE_STATES, word } from '@/shared/words'
+import FilterBar from './FilterBar.vue'
+import SelectionBar from './SelectionBar.vue'
+import { useFilters } from './useFilters'
 
-/** Find by code or any word; the filters stand in the address. */
-const route = useRoute()
+/** Find by code or any word, narrow, and act on what is ticked. */
 const router = useRouter()
 const session = useSession()
-const q = computed(() => String(route.query.q ?? ''))
-const phase = computed(() => String(route.query.phase ?? ''))
-const sort = computed(() => String(route.query.sort ?? 'due'))
+const { sort, chosen, address } = useFilters()
+const MOST_AT_ONCE = 500
+const COUNTED_UP_TO = 5000
 
-const { data, error, refetch, hasNextPage, fetchNextPage, isPending } = useInfiniteQuery({
-  queryKey: computed(() => ['layers', q.value, phase.value, sort.value]),
+const { data, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage, isPending } = useInfiniteQuery({
+  queryKey: computed(() => ['layers', address.value]),
   queryFn: ({ pageParam }) => {
-    const query = new URLSearchParams({ sort: sort.value, limit: '50' })
-    if (q.value) query.set('q', q.value)
-    if (phase.value) query.set('phase', phase.value)
+    const query = new URLSearchParams([...chosen.value, ['sort', sort.value], ['limit', '200']])
     if (pageParam) query.set('cursor', pageParam)
     return api<Schemas['LayerLines']>('GET', `/layers?${query}`)
   },
@@ -30,88 +30,113 @@ const { data, error, refetch, hasNextPage, fetchNextPage, isPending } = useInfin
   placeholderData: keepPreviousData,
 })
 const lines = computed(() => data.value?.pages.flatMap((page) => page.layers) ?? [])
+const count = computed(() => data.value?.pages[0]?.count ?? 0)
+const ticked = ref(new Set<string>())
+watch(address, () => (ticked.value = new Set()))
 
-function set(key: string, value: string): void {
-  const query = { ...route.query, [key]: value || undefined }
-  void router.replace({ query })
+function tick(code: string, on: boolean): void {
+  const next = new Set(ticked.value)
+  if (on) next.add(code)
+  else next.delete(code)
+  ticked.value = next
 }
+
+function tickAll(): void {
+  ticked.value = new Set(lines.value.slice(0, MOST_AT_ONCE).map((line) => line.code))
+}
+
+// the next page is fetched before the end of this one is reached
+const end = ref<HTMLElement | null>(null)
+const watcher = new IntersectionObserver(
+  ([entry]) => {
+    if (entry?.isIntersecting && hasNextPage.value && !isFetchingNextPage.value) void fetchNextPage()
+  },
+  { rootMargin: '1200px' },
+)
+onMounted(() => end.value && watcher.observe(end.value))
+onUnmounted(() => watcher.disconnect())
 </script>
 
 <template>
   <h1 class="text-2xl">Layers</h1>
-  <div class="my-4 grid gap-3 sm:grid-cols-[1fr_auto_auto]">
-    <input
-      type="search"
-      class="input"
-      aria-label="Filter by code or any word"
-      placeholder="Code, species, variety, mother or place"
-      :value="q"
-      @change="set('q', ($event.target as HTMLInputElement).value)"
-    />
-    <select
-      class="input"
-      aria-label="Phase"
-      :value="phase"
-      @change="set('phase', ($event.target as HTMLSelectElement).value)"
-    >
-      <option value="">Everywhere</option>
-      <option v-for="(text, code) in PHASES" :key="code" :value="code">{{ text }}</option>
-    </select>
-    <select
-      class="input"
-      aria-label="Order"
-      :value="sort"
-      @change="set('sort', ($event.target as HTMLSelectElement).value)"
-    >
-      <option value="due">What is due first</option>
-      <option value="set">Oldest first</option>
-      <option value="code">By code</option>
-    </select>
-  </div>
+  <FilterBar />
   <ProblemNote :problem="error" @retry="refetch()" />
+  <SelectionBar v-if="ticked.size" :codes="[...ticked]" @done="ticked = new Set()" />
   <p v-if="isPending" role="status" class="text-muted">Looking…</p>
-  <p v-else-if="!lines.length" class="panel">
+  <p v-else-if="!lines.length && !error" class="panel">
     No layer fits. <button class="link" @click="router.replace({ query: {} })">Show all</button> or
     <RouterLink class="link" :to="{ name: 'bench' }">set some on the Bench</RouterLink>.
   </p>
-  <ul v-else>
-    <li v-for="line in lines" :key="line.code">
-      <RouterLink
-        :to="{ name: 'layer', params: { code: line.code } }"
-        class="grid min-h-14 grid-cols-[5rem_1fr_auto] items-center gap-3 border-b border-line py-2 hover:bg-card"
+  <template v-else>
+    <div class="flex flex-wrap items-center justify-between gap-2 border-b-2 border-ink">
+      <p data-testid="count">
+        <b>{{ count >= COUNTED_UP_TO ? `More than ${COUNTED_UP_TO}` : count }}</b>
+        {{ count === 1 ? 'layer' : 'layers' }}
+      </p>
+      <button
+        v-if="session.mayRecord"
+        type="button"
+        class="link min-h-12"
+        data-testid="tick-all"
+        @click="tickAll"
       >
-        <b>{{ line.code }}</b>
-        <span>
-          {{ capital(line.species) }}
-          <template v-if="line.variety"> ‘{{ line.variety }}’</template>
-          <span class="block text-sm text-muted">
-            {{ line.mother }}, {{ line.place }} · {{ PHASES[line.phase]
-            }}<template v-if="line.phase === 'ON_MOTHER'"
-              >, {{ STAGE_STATES[line.stage]
-              }}<template v-if="line.ready10On && line.ready90On"
-                >; likely full between {{ dayText(line.ready10On, session.today) }} and
-                {{ dayText(line.ready90On, session.today) }}</template
-              ></template
-            ><template v-else-if="line.phase === 'POTTED' && line.rung"
-              >, {{ word(RUNGS, line.rung).toLowerCase() }}</template
-            >
-            <b v-if="line.conflicts" class="text-rust"> · {{ line.conflicts }} record does not fit</b>
-          </span>
-        </span>
-        <span class="text-right text-sm">
-          <template v-if="line.jobLabel">
-            <b>{{ line.jobLabel }}</b>
-            <span
-              class="block"
-              :class="line.jobBy && line.jobBy < session.today ? 'font-bold text-rust' : 'text-muted'"
-            >
-              by {{ dayText(line.jobBy, session.today) }}
+        Tick the {{ Math.min(lines.length, MOST_AT_ONCE) }} shown
+      </button>
+    </div>
+    <ul>
+      <li
+        v-for="line in lines"
+        :key="line.code"
+        class="flex items-center border-b border-line [contain-intrinsic-size:auto_4.5rem] [content-visibility:auto] hover:bg-card"
+      >
+        <label v-if="session.mayRecord" class="grid min-h-14 min-w-12 cursor-pointer place-items-center">
+          <input
+            type="checkbox"
+            class="size-5 accent-lichen"
+            :checked="ticked.has(line.code)"
+            :aria-label="`Tick ${line.code}`"
+            @change="tick(line.code, ($event.target as HTMLInputElement).checked)"
+          />
+        </label>
+        <RouterLink
+          :to="{ name: 'layer', params: { code: line.code } }"
+          class="grid min-h-14 min-w-0 grow grid-cols-[5rem_1fr_auto] items-center gap-3 py-2"
+          data-testid="line"
+        >
+          <b>{{ line.code }}</b>
+          <span>
+            {{ capital(line.species) }}
+            <template v-if="line.variety"> ‘{{ line.variety }}’</template>
+            <span class="block text-sm text-muted">
+              {{ line.mother }}, {{ line.place }} · {{ PHASES[line.phase]
+              }}<template v-if="line.phase === 'ON_MOTHER'"
+                >, {{ STAGE_STATES[line.stage]
+                }}<template v-if="line.ready10On && line.ready90On"
+                  >; likely full between {{ dayText(line.ready10On, session.today) }} and
+                  {{ dayText(line.ready90On, session.today) }}</template
+                ></template
+              ><template v-else-if="line.phase === 'POTTED' && line.rung"
+                >, {{ word(RUNGS, line.rung).toLowerCase() }}</template
+              >
+              <b v-if="line.conflicts" class="text-rust"> · {{ line.conflicts }} record does not fit</b>
             </span>
-          </template>
-          <span v-else class="text-muted">nothing to do</span>
-        </span>
-      </RouterLink>
-    </li>
-  </ul>
-  <button v-if="hasNextPage" class="btn mt-4" @click="fetchNextPage()">More</button>
+          </span>
+          <span class="text-right text-sm">
+            <template v-if="line.jobLabel">
+              <b>{{ line.jobLabel }}</b>
+              <span
+                class="block"
+                :class="line.jobBy && line.jobBy < session.today ? 'font-bold text-rust' : 'text-muted'"
+              >
+                by {{ dayText(line.jobBy, session.today) }}
+              </span>
+            </template>
+            <span v-else class="text-muted">nothing to do</span>
+          </span>
+        </RouterLink>
+      </li>
+    </ul>
+    <p v-if="isFetchingNextPage" role="status" class="p-3 text-muted">Fetching more…</p>
+  </template>
+  <div ref="end"></div>
 </template>

@@ -3,11 +3,17 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { CONDITIONS, STAGES, STAGE_HINTS, STAGE_WORDS } from '@/shared/words'
 import SectorRing from '@/stem/SectorRing.vue'
 import type { Card } from '@/shared/device/useCards'
+import PhotoButton from './PhotoButton.vue'
 import StagePicture from './StagePicture.vue'
 import type { NewRecord } from './useLayer'
 
 /** A look in a few taps; it begins with what was seen last time. */
-const props = defineProps<{ layer: Card; saving: boolean }>()
+const props = defineProps<{
+  layer: Card
+  saving: boolean
+  /** a look that was recorded wrong, to be put right */
+  wrong?: { stage: string; sectors: number[]; fillPercent: number; conditions: string[] }
+}>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 
 const stage = ref('')
@@ -16,6 +22,7 @@ const fill = ref(0)
 const conditions = ref<string[]>([])
 const note = ref('')
 const noting = ref(false)
+const photo = ref<Blob | null>(null)
 const noteField = ref<HTMLInputElement | null>(null)
 
 function beginWith(layer: Card): void {
@@ -25,6 +32,7 @@ function beginWith(layer: Card): void {
   conditions.value = [...layer.conditions]
   note.value = ''
   noting.value = false
+  photo.value = null
 }
 
 function isAs(layer: Card): boolean {
@@ -37,6 +45,12 @@ function isAs(layer: Card): boolean {
 }
 
 beginWith(props.layer)
+if (props.wrong) {
+  stage.value = props.wrong.stage
+  sectors.value = [...props.wrong.sectors]
+  fill.value = props.wrong.fillPercent
+  conditions.value = [...props.wrong.conditions]
+}
 // what was touched but not kept stays when something else is recorded meanwhile
 watch(
   () => props.layer,
@@ -78,6 +92,7 @@ function keep(): void {
       conditions: conditions.value,
     },
     note: note.value.trim(),
+    photo: photo.value,
   })
 }
 </script>
@@ -158,10 +173,11 @@ function keep(): void {
         </div>
       </div>
     </div>
-    <button v-if="!noting" type="button" class="link min-h-12 justify-self-start" @click="addNote">
-      Add a note
-    </button>
-    <label v-else class="grid gap-1">
+    <div class="flex flex-wrap items-center gap-4">
+      <PhotoButton v-if="!wrong" v-model="photo" />
+      <button v-if="!noting" type="button" class="link min-h-12" @click="addNote">Add a note</button>
+    </div>
+    <label v-if="noting" class="grid gap-1">
       <span class="font-bold">Note</span>
       <input ref="noteField" v-model="note" class="input" maxlength="1000" />
     </label>
@@ -171,11 +187,12 @@ function keep(): void {
         :disabled="saving"
         data-testid="keep-look"
       >
-        {{ isAsLastTime ? 'Same as last time' : 'Keep this look' }}
+        {{ wrong ? 'Keep the correction' : isAsLastTime ? 'Same as last time' : 'Keep this look' }}
       </button>
       <slot></slot>
     </div>
     <div
+      v-if="!wrong"
       class="flex flex-wrap items-center gap-2 border-t border-line pt-3"
       role="group"
       aria-label="Something else was done"

@@ -20,7 +20,7 @@ import type { LayerPage } from './useLayer'
 
 /** Everything that was recorded, with who and when; what was taken back stays to be seen. */
 const props = defineProps<{ layer: LayerPage; mayUndo: boolean }>()
-const emit = defineEmits<{ undo: [id: string] }>()
+const emit = defineEmits<{ undo: [id: string]; correct: [record: Schemas['RecordView']] }>()
 const session = useSession()
 
 function sentence(one: Schemas['RecordView']): string {
@@ -87,13 +87,22 @@ function sentence(one: Schemas['RecordView']): string {
       >
         <span class="w-28 shrink-0 text-muted">{{ dayText(one.on, layer.asOf) }}</span>
         <span class="min-w-0 grow basis-60 py-2" :class="{ 'text-muted line-through': !one.inForce }">
-          <b>{{ KINDS[one.kind] }}</b><template v-if="sentence(one)">: {{ sentence(one) }}</template>
+          <b>{{ KINDS[one.kind] }}{{ one.corrects && one.kind !== 'WITHDRAWN' ? ', corrected' : '' }}</b
+          ><template v-if="sentence(one)">: {{ sentence(one) }}</template>
           <template v-if="one.note"> · “{{ one.note }}”</template>
           <span v-if="one.conflict" class="block font-bold text-rust">
             Kept, but not counted: {{ CONFLICTS[one.conflict] }}.
           </span>
         </span>
         <span class="text-sm text-muted">{{ one.by }}</span>
+        <button
+          v-if="mayUndo && one.inForce && one.kind === 'LOOKED'"
+          class="link min-h-12 px-2 text-sm"
+          :aria-label="`Correct: ${KINDS[one.kind]}, ${dayText(one.on, layer.asOf)}`"
+          @click="emit('correct', one)"
+        >
+          Correct
+        </button>
         <button
           v-if="mayUndo && one.inForce && one.kind !== 'WITHDRAWN'"
           class="link min-h-12 px-2 text-sm"

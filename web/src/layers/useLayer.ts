@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, type Ref } from 'vue'
 import { api, newCommandId, type Schemas } from '@/shared/api/client'
+import { useOutbox } from '@/shared/device/outbox'
 import { KINDS } from '@/shared/words'
 import { toast } from '@/shared/ui/toasts'
 
@@ -10,6 +11,8 @@ export interface NewRecord {
   details: Record<string, unknown>
   note?: string
   corrects?: string
+  occurredAt?: string
+  photo?: Blob | null
 }
 
 /** One layer, and recording on it. A record that fails keeps its identity: sent again, it is written once. */
@@ -23,6 +26,7 @@ export function useLayer(code: string): {
   undo: (id: string) => Promise<void>
 } {
   const queries = useQueryClient()
+  const outbox = useOutbox()
   const { data, error, refetch } = useQuery({
     queryKey: ['layer', code],
     queryFn: () => api<LayerPage>('GET', `/layers/${code}`),
@@ -31,7 +35,7 @@ export function useLayer(code: string): {
   const problem = ref<unknown>(null)
   let pending: { body: string; id: string } | null = null
 
-  async function record(what: NewRecord, quietly = false): Promise<boolean> {
+  async function record({ photo, ...what }: NewRecord, quietly = false): Promise<boolean> {
     const body = JSON.stringify(what)
     if (pending?.body !== body) pending = { body, id: newCommandId() }
     saving.value = true
@@ -39,6 +43,7 @@ export function useLayer(code: string): {
     try {
       const answer = await api<Schemas['RecordAnswer']>('POST', `/layers/${code}/records`, what, pending.id)
       const id = pending.id
+      if (photo) await outbox.addPhoto(code, id, photo)
       pending = null
       queries.setQueryData(['layer', code], answer.layer)
       void queries.invalidateQueries({ queryKey: ['round'] })

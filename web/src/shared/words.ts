@@ -212,6 +212,44 @@ export const SIGNS: [string, string][] = [
   ['ROOTS_AT_EDGE', 'Roots at the edge'],
 ]
 
+/** What may be next to do, by the code that the list is narrowed with. */
+export const JOBS: [string, string][] = [
+  ['LOOK', 'Look'],
+  ['TOP_UP', 'Top up'],
+  ['REWET', 'Soak'],
+  ['REWRAP', 'Wrap again'],
+  ['RERING', 'Ring again'],
+  ['CUT_BRIDGE', 'Cut the bridge'],
+  ['CLEAN_OUT', 'Clean out'],
+  ['RESCORE', 'Re-score'],
+  ['RELIEVE', 'Relieve'],
+  ['RESCUE', 'Rescue'],
+  ['PROTECT', 'Protect'],
+  ['CARRY_OVER', 'Carry over'],
+  ['GAMBLE', 'Sever on few roots'],
+  ['SEVER_NOW', 'Sever'],
+  ['SEVER_SOON', 'Sever soon'],
+  ['SEVER_TO_COVER', 'Sever to cover'],
+  ['SEVER_DORMANT', 'Sever dormant'],
+  ['COVER', 'Cover'],
+  ['COVER_NOW', 'Foil on today'],
+  ['PROP', 'Prop the limb'],
+  ['VENT', 'Let it drain'],
+  ['TREAT_PESTS', 'Treat pests'],
+  ['LOOSEN_TIE', 'Loosen the tie'],
+  ['UPSIZE', 'Larger container'],
+  ['POT_UP', 'Pot up'],
+  ['POT_ON', 'Move on from moss'],
+  ['STEP_UP', 'Move up'],
+  ['STEP_BACK', 'Move back'],
+  ['OPEN_AND_LOOK', 'Open and look'],
+  ['RELEASE', 'Release'],
+  ['HOLD_UNDER_COVER', 'Hold under cover'],
+  ['TIDY_STUB', 'Tidy the stub'],
+  ['LOST', 'Check a dead top'],
+  ['ABANDON', 'Give up'],
+]
+
 export const PHASES: Record<string, string> = {
   ON_MOTHER: 'On the mother',
   SEVERED: 'Severed',
@@ -236,6 +274,7 @@ export const KINDS: Record<string, string> = {
   DEFERRED: 'Put off',
   NOTED: 'Note',
   WITHDRAWN: 'Took back a record',
+  PHOTO: 'Photo',
 }
 
 /** What a record of a kind did to a layer, after the name of whoever did it. */

@@ -39,6 +39,7 @@ export function onSignedOut(listener: () => void): void {
   signedOutListeners.add(listener)
 }
 
+/** @param body sent as JSON; a picture as it is */
 export async function api<T>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
@@ -51,11 +52,13 @@ export async function api<T>(
       method,
       headers: {
         accept: 'application/json',
-        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(body === undefined
+          ? {}
+          : { 'content-type': body instanceof Blob ? body.type : 'application/json' }),
         ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') }),
         ...(commandId ? { 'Command-Id': commandId } : {}),
       },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      body: body === undefined ? undefined : body instanceof Blob ? body : JSON.stringify(body),
     })
   } catch {
     wasNotReached()

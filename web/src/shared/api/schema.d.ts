@@ -1516,6 +1516,18 @@ export interface components {
             on: string;
             reason: string;
         };
+        Estimate: {
+            /** Format: date */
+            on: string;
+            /** Format: date */
+            q10: string;
+            /** Format: date */
+            q50: string;
+            /** Format: date */
+            q90: string;
+            /** @enum {string} */
+            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
+        };
         FilterRequest: {
             name: string;
             query: string;
@@ -1838,6 +1850,8 @@ export interface components {
             asOf: string;
             /** Format: int32 */
             attempts: number;
+            /** Format: uuid */
+            batchId: string;
             changes: components["schemas"]["ChangeWords"][];
             code: string;
             coming: string;
@@ -1845,9 +1859,11 @@ export interface components {
             /** Format: double */
             coverage: number;
             drawing: components["schemas"]["Drawing"];
+            estimates: components["schemas"]["Estimate"][];
             /** Format: double */
             fillPercent: number;
             forecast: components["schemas"]["ForecastView"];
+            hand: string;
             jobs: components["schemas"]["JobView"][];
             /** Format: date */
             lookedOn: string;

@@ -12,9 +12,11 @@ export interface ToRecord {
   note?: string
   corrects?: string
   seenRevision?: number
+  /** taken with it: it goes after it */
+  photo?: Blob | null
 }
 
-type Answer = Schemas['RecordAnswer'] | Schemas['ManyRecorded']
+type Answer = Schemas['RecordAnswer'] | Schemas['ManyRecorded'] | Schemas['PhotoView']
 
 /** What came of a record: the answer, the refusal, or null while it waits for the network. */
 export type Outcome = { answer: Answer } | { problem: Problem } | null
@@ -79,16 +81,49 @@ export const useOutbox = defineStore('outbox', () => {
       refusal: '',
       seenRevision: what.seenRevision ?? 0,
     }
-    const store = await deviceStore()
-    const writing = store.transaction('outbox', 'readwrite', { durability: 'strict' })
-    await writing.store.add(one)
-    await writing.done
-    await changed()
+    await put(what.photo ? [one, photoOf(one, what.photo)] : [one])
     // where the network hangs, nobody stands and waits for it: what comes of it later is told by `latest`
     await Promise.race([flush(), new Promise((go) => setTimeout(go, PATIENCE_MS))])
     const outcome = outcomes.get(one.id) ?? null
     outcomes.delete(one.id)
     return outcome
+  }
+
+  /** A picture of a layer, of a record that has gone. */
+  async function addPhoto(code: string, recordId: string, photo: Blob): Promise<void> {
+    const person = session.person
+    if (!person) throw new Error('nobody is signed in')
+    const occurredAt = nurseryNow().toISOString()
+    const of = { personId: person.id, personName: person.fullName, codes: [code], id: recordId }
+    await put([photoOf({ ...of, body: { kind: 'PHOTO', occurredAt } }, photo)])
+    void flush()
+  }
+
+  function photoOf(
+    record: Pick<Waiting, 'id' | 'personId' | 'personName' | 'codes' | 'body'>,
+    photo: Blob,
+  ): Waiting {
+    const at = record.body.occurredAt
+    return {
+      id: newCommandId(),
+      personId: record.personId,
+      personName: record.personName,
+      path: `/layers/${record.codes[0]}/photos?recordId=${record.id}&occurredAt=${encodeURIComponent(at)}`,
+      body: { kind: 'PHOTO', occurredAt: at },
+      codes: record.codes,
+      refusal: '',
+      seenRevision: 0,
+      photo,
+    }
+  }
+
+  /** On the device for good before anything else is done. */
+  async function put(some: Waiting[]): Promise<void> {
+    const store = await deviceStore()
+    const writing = store.transaction('outbox', 'readwrite', { durability: 'strict' })
+    for (const one of some) await writing.store.add(one)
+    await writing.done
+    await changed()
   }
 
   /** Sends what waits, in its order. A second page of the same browser leaves it to the first. */
@@ -125,13 +160,14 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function send(one: Waiting): Promise<Answer> {
+    const body = one.photo ?? one.body
     try {
-      return await api<Answer>('POST', one.path, one.body, one.id)
+      return await api<Answer>('POST', one.path, body, one.id)
     } catch (failure) {
       if (!(failure instanceof Problem) || failure.status !== 403) throw failure
       // the token of the form protection is older than the session: a fresh one, and once more
       await session.load()
-      return await api<Answer>('POST', one.path, one.body, one.id)
+      return await api<Answer>('POST', one.path, body, one.id)
     }
   }
 
@@ -176,7 +212,22 @@ export const useOutbox = defineStore('outbox', () => {
     setInterval(() => waiting.value.length && void flush(), AGAIN_MS)
   }
 
-  return { all, waiting, refused, ofOthers, sent, toRead, latest, record, flush, drop, markRead, start, read }
+  return {
+    all,
+    waiting,
+    refused,
+    ofOthers,
+    sent,
+    toRead,
+    latest,
+    record,
+    flush,
+    drop,
+    markRead,
+    start,
+    read,
+    addPhoto,
+  }
 })
 
 /** What came of it, with what others recorded of the layer between what was on the screen and this. */
@@ -195,7 +246,7 @@ export function became(one: Waiting, answer: Answer): Sent {
     sentAt: new Date().toISOString(),
     conflict: single
       ? (single.recorded.conflict ?? '')
-      : ((answer as Schemas['ManyRecorded']).records.find((each) => each.recorded.conflict)?.recorded
+      : (('records' in answer ? answer.records : []).find((each) => each.recorded.conflict)?.recorded
           .conflict ?? ''),
     others: one.seenRevision
       ? since

@@ -15,6 +15,8 @@ export interface Waiting {
   codes: string[]
   /** what the server said to what it can't take; empty while it waits */
   refusal: string
+  /** a picture that goes as it is; the body then only says what it is about */
+  photo?: Blob
   /** revision of the layer that was on the screen; 0 where that does not matter */
   seenRevision: number
 }

@@ -3,6 +3,7 @@ package org.kindgirdle.core.layer;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
@@ -207,6 +208,31 @@ class ProjectorTest {
         dry.look(JULY.plusDays(1), RootStage.CALLUS, 0, Condition.DRY);
         assertThat(Objects.requireNonNull(dry.asOf(JULY.plusDays(1)).nextJob()).by())
                 .isEqualTo(JULY.plusDays(1));
+    }
+
+    @Test
+    void each_look_narrows_the_estimate_and_a_new_ring_begins_again() {
+        Carrow quince = new Carrow()
+                .set()
+                .look(JUNE, RootStage.CALLUS, 0)
+                .look(JULY, RootStage.ROOTED, 1)
+                .on(JULY, new LayerRecord.ToppedUp(100));
+        LayerContext context = Carrow.context(Carrow.QUINCE);
+        List<Estimate> learned = Estimate.sinceTheRing(quince.journal(), context);
+        assertThat(learned).extracting(Estimate::stage).containsExactly(null, RootStage.CALLUS, RootStage.ROOTED);
+        assertThat(spread(learned.get(2))).isLessThan(spread(learned.get(0)));
+        LayerProjection.RootForecast now =
+                Objects.requireNonNull(quince.asOf(JULY).forecast());
+        assertThat(learned.get(2).q50()).isEqualTo(now.q50());
+
+        quince.on(JULY.plusDays(1), new LayerRecord.Rerung(40));
+        assertThat(Estimate.sinceTheRing(quince.journal(), context))
+                .singleElement()
+                .satisfies(ring -> assertThat(ring.on()).isEqualTo(JULY.plusDays(1)));
+    }
+
+    private static long spread(Estimate estimate) {
+        return ChronoUnit.DAYS.between(estimate.q10(), estimate.q90());
     }
 
     @Test

@@ -6,15 +6,25 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.layer.Estimate;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.server.words.Reasons;
 import tools.jackson.databind.JsonNode;
 
-/** All that the page of one layer shows: what its card does, and the whole of its past and its reasons. */
+/**
+ * All that the page of one layer shows: what its card does, and the whole of its past and its reasons.
+ *
+ * @param batchId of those that it was set with
+ * @param hand who set it; empty if nobody said
+ * @param estimates what the ring and each look since taught of the date
+ */
 record LayerPage(
         @JsonUnwrapped LayerCard card,
+        UUID batchId,
+        String hand,
         @Nullable ForecastView forecast,
+        List<Estimate> estimates,
         List<Reasons.RuleWords> rules,
         @Nullable String coming,
         List<Reasons.ChangeWords> changes,

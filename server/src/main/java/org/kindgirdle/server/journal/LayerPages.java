@@ -12,6 +12,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.ComingSteps;
+import org.kindgirdle.core.layer.Estimate;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerProjection;
@@ -90,7 +91,10 @@ class LayerPages {
         boolean inForce = known.inForce();
         return new LayerPage(
                 cards.of(List.of(known), nursery).get(0),
+                layer.batchId,
+                layer.hand,
                 inForce ? forecast(projection, state, context, nursery.today()) : null,
+                inForce ? Estimate.sinceTheRing(known.journal(), context) : List.of(),
                 reasons.rules(projection.decision(), format),
                 reasons.coming(
                         inForce

@@ -1,0 +1,65 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, type Schemas } from '@/shared/api/client'
+
+/** What narrows the list of layers: the same names in the address of the page and in that of the API. */
+export const FILTERS = [
+  'q',
+  'phase',
+  'placeId',
+  'species',
+  'stage',
+  'job',
+  'trial',
+  'hand',
+  'late',
+  'batch',
+  'motherId',
+] as const
+export type Filter = (typeof FILTERS)[number]
+
+/** The filters as they stand in the address, and those that were kept under names. */
+export function useFilters() {
+  const route = useRoute()
+  const router = useRouter()
+  const queries = useQueryClient()
+  const of = (name: string) => String(route.query[name] ?? '')
+  const sort = computed(() => of('sort') || 'due')
+  const chosen = computed(() =>
+    FILTERS.filter((name) => of(name)).map((name): [Filter, string] => [name, of(name)]),
+  )
+  const address = computed(() =>
+    new URLSearchParams([...chosen.value, ...(of('sort') ? [['sort', of('sort')]] : [])] as [
+      string,
+      string,
+    ][]).toString(),
+  )
+
+  function set(name: string, value: string): void {
+    void router.replace({ query: { ...route.query, [name]: value || undefined } })
+  }
+
+  function take(query: string): void {
+    void router.replace({ query: Object.fromEntries(new URLSearchParams(query)) })
+  }
+
+  const { data: saved } = useQuery({
+    queryKey: ['layer-filters'],
+    queryFn: () => api<Schemas['SavedFilter'][]>('GET', '/me/layer-filters'),
+  })
+
+  async function save(name: string): Promise<void> {
+    queries.setQueryData(
+      ['layer-filters'],
+      await api<Schemas['SavedFilter'][]>('PUT', '/me/layer-filters', { name, query: address.value }),
+    )
+  }
+
+  async function forget(id: number): Promise<void> {
+    await api('DELETE', `/me/layer-filters/${id}`)
+    await queries.invalidateQueries({ queryKey: ['layer-filters'] })
+  }
+
+  return { of, sort, chosen, address, set, take, saved, save, forget }
+}
