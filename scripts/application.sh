@@ -61,7 +61,11 @@ choose_port() {
 
 wait_until_up() {
     local pid=$1 waited=0
-    until curl -fs "http://127.0.0.1:$PORT/actuator/health/readiness" >/dev/null 2>&1; do
+    local scheme=http trust=()
+    [ "$LAN" = yes ] && scheme=https trust=(--cacert "$TLS/ca.crt")
+    URL=$scheme://127.0.0.1:$PORT
+    printf '%s' "$URL" >"$RUN/application.url"
+    until curl -fs "${trust[@]}" "$URL/actuator/health/readiness" >/dev/null 2>&1; do
         kill -0 "$pid" 2>/dev/null || { explain_log; fail "The application did not start." "See $LOGS/application.log"; }
         waited=$((waited + 1))
         [ "$waited" -lt 1200 ] || fail "The application is not ready after two minutes." "See $LOGS/application.log"
@@ -76,30 +80,46 @@ prepare() {
     build_application
 }
 
+# read_options [OPTION...]: sets LAN and FRESH
+read_options() {
+    LAN=no FRESH=no
+    local option
+    for option in "$@"; do
+        case "$option" in
+            --lan) LAN=yes ;;
+            --fresh) FRESH=yes ;;
+            *) fail "There is no option '$option'." "Use --lan, or --fresh with the demo." ;;
+        esac
+    done
+}
+
 run_demo() {
+    read_options "$@"
     choose_data demo
     if alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
-        fail "The demo runs already, at http://127.0.0.1:$(cat "$RUN/application.port")." "Use that one, or end it with Ctrl-C where it was started."
+        fail "The demo runs already, at $(cat "$RUN/application.url")." "Use that one, or end it with Ctrl-C where it was started."
     fi
     say "Kind Girdle, the demo"
     prepare
     choose_port 8090 demo
-    if [ "${1:-}" = --fresh ]; then
+    if [ "$FRESH" = yes ]; then
         stop_database
         rm -rf "$DATA/db"
     fi
     trap 'stop_demo' EXIT
     start_database
     export_database
+    [ "$LAN" = no ] || export_lan
     (run_java true) >>"$LOGS/application.log" 2>&1 </dev/null &
     local pid=$!
     printf '%s' "$pid" >"$RUN/application.pid"
     printf '%s' "$PORT" >"$RUN/application.port"
     wait_until_up "$pid"
     say ""
-    say "  Open     http://127.0.0.1:$PORT"
+    say "  Open     $URL"
     say "  Sign in  maren (owner), ivo (grower) or pell (viewer); the password is moss-and-knife"
     say "  It is Friday 10 July 2026 there; the clock can be moved forward at the top."
+    [ "$LAN" = no ] || say_lan
     say "  Ctrl-C ends it."
     trap 'exit 0' INT TERM
     wait "$pid" || { explain_log; fail "The application ended." "See $LOGS/application.log"; }
@@ -124,15 +144,18 @@ stop_application() {
 }
 
 start_nursery() {
+    read_options "$@"
+    [ "$FRESH" = no ] || fail "Only the demo can be begun anew." "To start a nursery again from nothing, give another folder with KG_DATA."
     choose_data nursery
     if alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
-        say "It runs already, at http://127.0.0.1:$(cat "$RUN/application.port")"
+        say "It runs already, at $(cat "$RUN/application.url")"
         return
     fi
     prepare
     choose_port 8080 start
     start_database
     export_database
+    [ "$LAN" = no ] || export_lan
     : >"$LOGS/application.log"
     # deaf to the hang-up: it goes on when the terminal is closed
     (trap '' HUP; run_java false) >>"$LOGS/application.log" 2>&1 </dev/null &
@@ -140,7 +163,8 @@ start_nursery() {
     printf '%s' "$pid" >"$RUN/application.pid"
     printf '%s' "$PORT" >"$RUN/application.port"
     wait_until_up "$pid"
-    say "Kind Girdle runs at http://127.0.0.1:$PORT"
+    say "Kind Girdle runs at $URL"
+    [ "$LAN" = no ] || say_lan
     grep -m1 'first owner' "$LOGS/application.log" || true
 }
 
@@ -155,7 +179,7 @@ show_status() {
     for KIND in nursery demo; do
         choose_data "$KIND"
         if alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
-            say "$KIND: runs at http://127.0.0.1:$(cat "$RUN/application.port") since $(ps -o lstart= -p "$(cat "$RUN/application.pid")"), data in $DATA"
+            say "$KIND: runs at $(cat "$RUN/application.url") since $(ps -o lstart= -p "$(cat "$RUN/application.pid")"), data in $DATA"
         else
             say "$KIND: does not run$([ -d "$DATA/db" ] && echo ", data in $DATA")"
         fi

@@ -19,7 +19,7 @@ const { data: places } = get<Schemas['PlaceView'][]>('places', '/places')
 const { data: mothers } = get<Schemas['MotherView'][]>('mothers', '/mothers')
 const { data: species } = get<Schemas['SpeciesView'][]>('species', '/species')
 const { data: trials } = get<Schemas['TrialLine'][]>('trials', '/trials')
-const { data: hands } = get<string[]>('hands', '/hands')
+const { data: hands } = get<Schemas['Hands']>('hands', '/hands')
 
 const lists = computed((): { name: string; label: string; options: [string, string][] }[] => {
   const inUse = new Set((mothers.value ?? []).map((one) => one.speciesCode))
@@ -43,7 +43,7 @@ const lists = computed((): { name: string; label: string; options: [string, stri
       label: 'Trial',
       options: (trials.value ?? []).map((one) => [String(one.id), one.name]),
     },
-    { name: 'hand', label: 'Set by', options: (hands.value ?? []).map((one) => [one, one]) },
+    { name: 'hand', label: 'Set by', options: (hands.value?.known ?? []).map((one) => [one, one]) },
     { name: 'late', label: 'When', options: [['true', 'Overdue only']] },
   ]
 })

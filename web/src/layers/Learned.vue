@@ -22,7 +22,7 @@ const rows = computed(() => {
     2,
   )
   const whole = Math.max(1, daysBetween(from, to))
-  const x = (day: string) => (300 * daysBetween(from, day)) / whole
+  const x = (day: string) => (600 * daysBetween(from, day)) / whole
   let seen = 0
   return all.map((one) => {
     const look = one.stage ? looks.value[seen++] : undefined
@@ -36,7 +36,7 @@ const rows = computed(() => {
       today: x(props.layer.asOf),
       from: one.q10 ? x(one.q10) : null,
       likeliest: one.q50 ? x(one.q50) : null,
-      to: one.q90 ? x(one.q90) : 300,
+      to: one.q90 ? x(one.q90) : 600,
       words: one.q50
         ? `${dayText(one.q50, props.layer.asOf)}, within ${one.q10 && one.q90 ? Math.max(1, daysBetween(one.q10, one.q90)) : 'many'} days`
         : 'more than four years',
@@ -69,8 +69,8 @@ const rows = computed(() => {
           <span class="block text-sm text-muted">{{ dayText(row.on, layer.asOf) }}</span>
         </span>
         <span class="grid gap-0.5">
-          <svg viewBox="0 0 300 22" class="w-full" preserveAspectRatio="none" aria-hidden="true">
-            <line x1="0" x2="300" y1="11" y2="11" class="stroke-line" stroke-width="2" />
+          <svg viewBox="0 0 600 22" class="w-full" aria-hidden="true">
+            <line x1="0" x2="600" y1="11" y2="11" class="stroke-line" stroke-width="2" />
             <rect
               v-if="row.from !== null"
               :x="row.from"

@@ -39,7 +39,7 @@ async function throwAway(one: Schemas['PhotoView']): Promise<void> {
         </button>
       </li>
     </ul>
-    <Dialog v-if="open" :open="true" class="relative z-40" @close="open = null">
+    <Dialog v-if="open" :open="true" :aria-label="words(open)" class="relative z-40" @close="open = null">
       <div class="fixed inset-0 bg-ink/80" aria-hidden="true"></div>
       <div class="fixed inset-0 grid place-items-center p-2">
         <DialogPanel class="max-h-full overflow-auto bg-card p-2">

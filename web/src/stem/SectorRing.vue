@@ -42,14 +42,14 @@ function next(index: number, by = 1): void {
     viewBox="0 0 200 200"
     class="h-full w-full"
     :role="readonly ? 'img' : 'group'"
-    aria-label="Roots in eight sectors"
+    :aria-label="readonly ? `Roots in eight sectors: ${sectors.join(', ')}` : 'Roots in eight sectors'"
   >
     <g
       v-for="one in wedges"
       :key="one.index"
       :role="readonly ? undefined : 'button'"
       :tabindex="readonly ? undefined : 0"
-      :aria-label="one.label"
+      :aria-label="readonly ? undefined : one.label"
       :class="readonly ? '' : 'cursor-pointer'"
       :data-sector="one.index"
       @click="next(one.index)"
@@ -61,6 +61,7 @@ function next(index: number, by = 1): void {
       <path :d="one.ground" class="stroke-line" :class="one.density ? 'fill-lichen-pale' : 'fill-card'" />
       <path v-if="one.roots" :d="one.roots" class="fill-lichen" />
       <text
+        v-if="!readonly"
         :x="one.at[0]"
         :y="Number(one.at[1]) + 5"
         text-anchor="middle"
