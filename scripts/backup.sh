@@ -1,4 +1,4 @@
-# One file with everything: the database as SQL, and the photos once there are any.
+# One file with everything: the database as SQL, and the photos.
 
 make_backup() {
     local file=$1

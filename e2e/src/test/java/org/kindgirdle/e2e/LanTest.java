@@ -66,6 +66,11 @@ class LanTest {
             assertThat(get(phone, "https://localhost:" + port + "/sw.js").statusCode())
                     .isEqualTo(200);
 
+            assertThat(get(phone, "https://localhost:" + port + "/manifest.webmanifest")
+                            .headers()
+                            .firstValue("content-type"))
+                    .hasValueSatisfying(type -> assertThat(type).startsWith("application/manifest+json"));
+
             Path tls = folder.resolve("data/secrets/tls");
             for (String file : new String[] {"ca.p12", "server.p12", "password"}) {
                 assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(tls.resolve(file))))

@@ -1,0 +1,203 @@
+package org.kindgirdle.bench;
+
+import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Page;
+import com.google.gson.JsonObject;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.function.IntFunction;
+import org.junit.jupiter.api.Test;
+import org.kindgirdle.e2e.harness.RunningApplication;
+import org.kindgirdle.e2e.harness.Visit;
+import org.kindgirdle.server.harness.Client;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Measures the walk, a layer's page and a search in a nursery of 200,000 layers, 20,000 of them live, and a million
+ * records; run by {@code ./kg bench round} only. It asserts nothing: it says what it found.
+ */
+class RoundRun {
+
+    private static final int TIMES = 200;
+    private static final int WARM_UP = 60;
+
+    private final List<String> live = new ArrayList<>();
+    private final List<String> all = new ArrayList<>();
+    private final Random random = new Random(11);
+
+    @Test
+    void measure() throws Exception {
+        try (RunningApplication application = RunningApplication.demo()) {
+            Client owner = application.api("maren");
+            walkEveryDay(owner);
+            long began = System.nanoTime();
+            LargeNursery.grow(owner, application.database());
+            Measured.say("grown to 200,000 layers and 1,000,000 records", Measured.since(began));
+            try (Connection database =
+                    DriverManager.getConnection(application.database().url(), "root", "")) {
+                codes(database);
+                run(owner, database, "the walk", i -> "/api/v1/round", i -> """
+                        select code, mother_id, method, phase, stage, fill_percent, job, job_from, job_by, also_do
+                        from layer where phase in ('ON_MOTHER', 'SEVERED', 'POTTED') and job_by < date '2026-07-24'
+                        order by job_by, id""");
+                run(
+                        owner,
+                        database,
+                        "a layer's page",
+                        i -> "/api/v1/layers/" + any(live),
+                        i -> "select e.* from layer l join layer_event e on e.layer_id = l.id where l.code = '"
+                                + any(live) + "' order by e.id");
+                run(owner, database, "its card for the phone, 50 at once", i -> "/api/v1/layer-cards?codes=" + some(50), i -> "select e.*"
+                        + " from layer l join layer_event e on e.layer_id = l.id where l.code in ('"
+                        + some(50).replace(",", "','") + "')");
+                search(owner, database, "by code", i -> "q=" + any(all), "l.code = '" + any(all) + "'");
+                search(owner, database, "by a word", i -> "q=quince", "l.mother_id in (1, 2, 3)");
+                search(owner, database, "by a word of a note", i -> "q=wasps", "l.id in (select distinct layer_id from"
+                        + " layer_event where match(note) against ('+wasps*' in boolean mode))");
+                search(owner, database, "by a word that nothing has", i -> "q=zzyzx", "l.code like 'ZZYZX%'");
+                search(owner, database, "filtered", i -> "phase=ON_MOTHER&stage=NONE&late=true", "l.phase ="
+                        + " 'ON_MOTHER' and l.stage = 'NONE' and l.job_by < date '2026-07-10'");
+                search(owner, database, "of everything", i -> "", "true");
+            }
+            phone(application);
+        }
+    }
+
+    /** Somebody is out the whole day, but for Sundays: as many hands as so many layers need. */
+    private static void walkEveryDay(Client owner) {
+        ObjectNode site = (ObjectNode) owner.get("/api/v1/site").expect(200).body();
+        site.put("roundMinutes", 960);
+        ArrayNode days = site.putArray("roundDays");
+        List.of("MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY", "SATURDAY").forEach(days::add);
+        owner.put("/api/v1/site", site).expect(200);
+    }
+
+    private void search(Client owner, Connection database, String what, IntFunction<String> query, String where)
+            throws SQLException {
+        run(
+                owner,
+                database,
+                "a search " + what,
+                i -> "/api/v1/layers?limit=100&" + query.apply(i),
+                i -> "select l.* from layer l where l.phase <> 'WITHDRAWN' and " + where
+                        + " order by l.due_on, l.id limit 101");
+    }
+
+    private void run(
+            Client owner, Connection database, String what, IntFunction<String> path, IntFunction<String> query)
+            throws SQLException {
+        for (int i = 0; i < WARM_UP; i++) {
+            owner.get(path.apply(i)).expect(200);
+        }
+        long before = statements(database);
+        owner.get(path.apply(0)).expect(200);
+        // one of them asks for the count itself
+        long statements = statements(database) - before - 1;
+        double[] asked = new double[TIMES];
+        for (int i = 0; i < TIMES; i++) {
+            String one = path.apply(i);
+            long began = System.nanoTime();
+            owner.get(one).expect(200);
+            asked[i] = (System.nanoTime() - began) / 1e6;
+        }
+        double[] bare = new double[TIMES];
+        try (Statement sql = database.createStatement()) {
+            for (int i = 0; i < TIMES; i++) {
+                String one = query.apply(i);
+                long began = System.nanoTime();
+                try (ResultSet rows = sql.executeQuery(one)) {
+                    int count = 0;
+                    while (rows.next()) {
+                        count++;
+                    }
+                    if (count < 0) {
+                        throw new IllegalStateException("rows are counted so that they are read");
+                    }
+                }
+                bare[i] = (System.nanoTime() - began) / 1e6;
+            }
+        }
+        double p95 = percentile(asked, .95);
+        System.out.printf(
+                Locale.ROOT,
+                "%-40s p50 %6.1f ms  p95 %6.1f ms  %3d statements  %5.1f times the bare query (p95 %.1f ms)%n",
+                what,
+                percentile(asked, .5),
+                p95,
+                statements,
+                p95 / percentile(bare, .95),
+                percentile(bare, .95));
+    }
+
+    private static double percentile(double[] times, double share) {
+        double[] sorted = times.clone();
+        Arrays.sort(sorted);
+        return sorted[(int) Math.min(sorted.length - 1, Math.ceil(share * sorted.length) - 1)];
+    }
+
+    private static long statements(Connection database) throws SQLException {
+        try (Statement sql = database.createStatement();
+                ResultSet row = sql.executeQuery("show global status like 'Questions'")) {
+            row.next();
+            return row.getLong(2);
+        }
+    }
+
+    private void codes(Connection database) throws SQLException {
+        try (Statement sql = database.createStatement();
+                ResultSet row = sql.executeQuery("select code, phase from layer")) {
+            while (row.next()) {
+                all.add(row.getString(1));
+                if (row.getString(2).equals("ON_MOTHER")) {
+                    live.add(row.getString(1));
+                }
+            }
+        }
+    }
+
+    private String any(List<String> codes) {
+        return codes.get(random.nextInt(codes.size()));
+    }
+
+    private String some(int count) {
+        List<String> codes = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            codes.add(any(live));
+        }
+        return String.join(",", codes);
+    }
+
+    /** A phone of a few years ago: a quarter of this machine's speed, ten megabits and 40 ms to the server. */
+    private static void phone(RunningApplication application) {
+        for (int i = 0; i < 3; i++) {
+            try (Visit visit = Visit.phone(application).signedInAs("ivo")) {
+                Page page = visit.page();
+                CDPSession slow = visit.context().newCDPSession(page);
+                JsonObject processor = new JsonObject();
+                processor.addProperty("rate", 4);
+                slow.send("Emulation.setCPUThrottlingRate", processor);
+                JsonObject network = new JsonObject();
+                network.addProperty("offline", false);
+                network.addProperty("latency", 40);
+                network.addProperty("downloadThroughput", 10_000_000 / 8);
+                network.addProperty("uploadThroughput", 3_000_000 / 8);
+                slow.send("Network.enable");
+                slow.send("Network.emulateNetworkConditions", network);
+                slow.send("Network.clearBrowserCache");
+                long began = System.nanoTime();
+                visit.open("/");
+                visit.see("begin").waitFor();
+                Measured.say("the Round on a phone, nothing cached", Measured.since(began));
+            }
+        }
+    }
+}
