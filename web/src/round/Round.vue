@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { dayText, weekdayText } from '@/shared/dates'
+import { connection } from '@/shared/device/connection'
 import { useMediaQuery } from '@/shared/useMediaQuery'
 import { useKeys } from '@/shared/useKeys'
 import { DEEDS } from '@/shared/words'
@@ -17,6 +18,7 @@ const router = useRouter()
 const wide = useMediaQuery('(min-width: 1024px)')
 const on = computed(() => String(route.query.on ?? ''))
 const { round, error, refetch, isPending, cards, fetchAll, places, jobs, done, news } = useWalk(on)
+const MOST_NEWS = 3
 const begun = ref<string[]>([])
 const skipped = ref(new Set<string>())
 const codes = computed(() => jobs.value.map((job) => job.code))
@@ -78,6 +80,10 @@ useKeys([
   { key: 'k', words: 'The one before', run: () => step(-1) },
 ])
 
+const asOf = computed(() =>
+  new Date(round.value?.takenAt ?? 0).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }),
+)
+
 const other = ref('')
 function openOther(): void {
   const code = other.value.trim().toUpperCase()
@@ -91,13 +97,16 @@ function openOther(): void {
   <ProblemNote v-if="!round" :problem="error" @retry="refetch()" />
   <p v-if="isPending && !error" role="status" class="text-muted">Looking what is due…</p>
   <p
-    v-for="one in news"
+    v-for="one in news.slice(-MOST_NEWS)"
     :key="one.id"
     class="mb-2 border-l-8 border-water bg-water-pale px-4 py-2"
     role="status"
     data-testid="news"
   >
     {{ one.by }} {{ DEEDS[one.kind] }} <b>{{ one.code }}</b> just now.
+  </p>
+  <p v-if="news.length > MOST_NEWS" class="mb-2 text-muted">
+    And {{ news.length - MOST_NEWS }} more by others.
   </p>
   <div v-if="round" class="lg:grid lg:grid-cols-[20rem_minmax(0,1fr)] lg:gap-6">
     <section v-if="wide || !asked" aria-labelledby="round-title">
@@ -115,6 +124,9 @@ function openOther(): void {
         {{ round.roundMinutes }} min<template v-if="round.on === round.today && done">
           · {{ done }} done today</template
         >
+      </p>
+      <p v-if="!connection.online.value" class="mt-1" data-testid="as-of">
+        No connection: the walk as it was at {{ asOf }}.
       </p>
       <p v-if="round.overMinutes" class="mt-1 font-bold text-rust">
         {{ Math.ceil(round.overMinutes) }} min more than a round may take, and nothing of it can wait.

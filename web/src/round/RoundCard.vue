@@ -6,6 +6,7 @@ import LookForm from '@/layers/LookForm.vue'
 import OtherForm from '@/layers/OtherForm.vue'
 import type { NewRecord } from '@/layers/useLayer'
 import { dayText, daysBetween } from '@/shared/dates'
+import { newCommandId } from '@/shared/api/client'
 import type { Outcome } from '@/shared/device/outbox'
 import { useOutbox } from '@/shared/device/outbox'
 import type { Card } from '@/shared/device/useCards'
@@ -67,14 +68,19 @@ const age = computed(() => {
 async function keep(what: NewRecord): Promise<void> {
   saving.value = true
   problem.value = null
+  const id = newCommandId()
   const outcome: Outcome = await outbox
-    .record({ codes: [props.layer.code], ...what, seenRevision: props.layer.revision })
+    .record({
+      id,
+      codes: [props.layer.code],
+      ...what,
+      seenRevision: what.kind === 'WITHDRAWN' ? 0 : props.layer.revision,
+    })
     .finally(() => (saving.value = false))
   if (outcome && 'problem' in outcome) {
     problem.value = outcome.problem
     return
   }
-  const id = outcome && 'recorded' in outcome.answer ? outcome.answer.recorded.id : ''
   kept.value = { kind: what.kind, id, waits: outcome === null }
   other.value = ''
   puttingOff.value = false
@@ -84,11 +90,11 @@ async function keep(what: NewRecord): Promise<void> {
     toast('Kept, but it does not fit what was recorded before.')
 }
 
+/** Also what has not gone yet is taken back by a record after it: it may have arrived all the same. */
 async function undo(): Promise<void> {
-  if (!kept.value?.id) return
-  const id = kept.value.id
-  await keep({ kind: 'WITHDRAWN', details: {}, corrects: id })
-  if (!problem.value) kept.value = null
+  if (!kept.value) return
+  await keep({ kind: 'WITHDRAWN', details: {}, corrects: kept.value.id })
+  if (!problem.value && !kept.value?.waits) kept.value = null
 }
 </script>
 
@@ -117,12 +123,7 @@ async function undo(): Promise<void> {
     >
       <p class="flex flex-wrap items-center gap-x-4">
         <b>{{ KINDS[kept.kind] }}: kept.</b>
-        <button
-          v-if="kept.id && kept.kind !== 'WITHDRAWN'"
-          class="link min-h-10"
-          :disabled="saving"
-          @click="undo"
-        >
+        <button v-if="kept.kind !== 'WITHDRAWN'" class="link min-h-10" :disabled="saving" @click="undo">
           Undo
         </button>
       </p>

@@ -31,6 +31,7 @@ export function useWalk(on: Ref<string>) {
   const news = ref<News[]>([])
   const told = new Set<string>()
   let upTo = ''
+  let openedAt = 0
 
   const {
     data: round,
@@ -60,8 +61,10 @@ export function useWalk(on: Ref<string>) {
   // the cards of the whole walk are on the device before the far end of the field is reached
   watch(round, (now, before) => {
     if (!now) return
-    upTo ||= now.takenAt
-    now.doneToday.forEach((one) => told.add(one.id))
+    if (!upTo) {
+      upTo = now.takenAt
+      openedAt = Date.parse(now.takenAt)
+    }
     const codes = now.places.flatMap((place) => place.jobs.map((job) => job.code))
     const isNewDay = now.today !== before?.today
     void fetchAll(codes.filter((code) => isNewDay || !cards.has(code)))
@@ -72,11 +75,8 @@ export function useWalk(on: Ref<string>) {
     () => outbox.latest,
     (latest) => {
       if (!latest) return
-      if ('layer' in latest.answer) {
-        const { records, rules, changes, coming, forecast, ...card } = latest.answer.layer
-        void [records, rules, changes, coming, forecast]
-        void keep([card])
-      } else void fetchAll(latest.codes)
+      if ('layer' in latest.answer) void keep([latest.answer.layer])
+      else void fetchAll(latest.codes)
       void queries.invalidateQueries({ queryKey: ['round'] })
       void queries.invalidateQueries({ queryKey: ['layers'] })
       void queries.invalidateQueries({ queryKey: ['layer'] })
@@ -93,7 +93,10 @@ export function useWalk(on: Ref<string>) {
     upTo = changes.upTo
     const fresh = changes.records.filter((one) => !told.has(one.id))
     fresh.forEach((one) => told.add(one.id))
-    const ofOthers = fresh.filter((one) => one.personId !== personId)
+    // what was recorded before one came here is no news
+    const ofOthers = fresh.filter(
+      (one) => one.personId !== personId && Date.parse(one.recordedAt) >= openedAt,
+    )
     if (!ofOthers.length) return
     news.value = [...news.value, ...ofOthers]
     setTimeout(

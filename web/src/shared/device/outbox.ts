@@ -6,6 +6,8 @@ import { nurseryNow } from './clock'
 import { deviceStore, type Sent, type Waiting } from './store'
 
 export interface ToRecord {
+  /** where whoever records it has to know it, to take it back before it has gone */
+  id?: string
   codes: string[]
   kind: string
   details: Record<string, unknown>
@@ -65,7 +67,7 @@ export const useOutbox = defineStore('outbox', () => {
     const person = session.person
     if (!person) throw new Error('nobody is signed in')
     const one: Waiting = {
-      id: newCommandId(),
+      id: what.id ?? newCommandId(),
       personId: person.id,
       personName: person.fullName,
       path: what.codes.length === 1 ? `/layers/${what.codes[0]}/records` : '/layer-records',

@@ -59,14 +59,15 @@ export function deviceStore(): Promise<IDBPDatabase<DeviceSchema>> {
   return opened
 }
 
-/** What was read from the server does not stay when its reader goes. What is still to be sent does. */
+/**
+ * What was read from the server does not stay when its reader goes. What is still to be sent does, and what met
+ * another's record until it has been read.
+ */
 export async function forgetWhatWasRead(): Promise<void> {
   const store = await deviceStore()
   const all = store.transaction(['walks', 'cards', 'sent'], 'readwrite')
-  await Promise.all([
-    all.objectStore('walks').clear(),
-    all.objectStore('cards').clear(),
-    all.objectStore('sent').clear(),
-    all.done,
-  ])
+  const sent = all.objectStore('sent')
+  for (const one of await sent.getAll())
+    if (one.seen || (!one.conflict && !one.others.length)) await sent.delete(one.id)
+  await Promise.all([all.objectStore('walks').clear(), all.objectStore('cards').clear(), all.done])
 }

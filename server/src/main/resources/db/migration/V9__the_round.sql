@@ -1,7 +1,12 @@
 -- What others have recorded since a moment: phones ask for it every few seconds.
 alter table layer_event
     add index layer_event_recorded (recorded_at),
+    add index layer_event_day (on_date),
     add fulltext index layer_event_words (note);
+
+-- What a walk is planned from, out of one index: in a large nursery that is some thousand layers at every look at it.
+alter table layer
+    add index layer_walk (phase, job_by, code, mother_id, method, job, job_from, also_do);
 
 -- The list of all layers by what is due, page by page: what has no job stands at the end.
 alter table layer

@@ -53,9 +53,10 @@ final class LargeNursery {
             nursery.records();
             try (Statement sql = database.createStatement()) {
                 // as a nursery stands that does its rounds: what is due is spread over the weeks ahead
-                sql.executeUpdate("update layer set job = 'LOOK', job_from = date '2026-07-10' + interval (id % 50) day,"
-                        + " job_by = date '2026-07-12' + interval (id % 50) day where phase = 'ON_MOTHER'");
-                sql.executeUpdate("analyze table layer, layer_event");
+                sql.executeUpdate(
+                        "update layer set job = 'LOOK', job_from = date '2026-07-10' + interval (id % 50) day,"
+                                + " job_by = date '2026-07-12' + interval (id % 50) day where phase = 'ON_MOTHER'");
+                sql.execute("analyze table layer, layer_event");
             }
             database.commit();
         }
@@ -85,7 +86,8 @@ final class LargeNursery {
 
     private void finished() throws SQLException {
         List<Long> mothers = longs("select id from mother");
-        long number = longs("select next_value from counter where name = 'layer'").get(0);
+        long number =
+                longs("select next_value from counter where name = 'layer'").get(0);
         try (PreparedStatement insert = database.prepareStatement(
                 "insert into layer (id, number, code, batch_id, mother_id, set_mother_id, recipe_id, recipe_number,"
                         + " method, hand, set_on, revision, phase, stage, fill_percent, step, also_do, conflicts,"

@@ -1,8 +1,8 @@
 package org.kindgirdle.bench;
 
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
-import com.google.gson.JsonObject;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.kindgirdle.e2e.harness.RunningApplication;
 import org.kindgirdle.e2e.harness.Visit;
 import org.kindgirdle.server.harness.Client;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -45,10 +46,17 @@ class RoundRun {
             try (Connection database =
                     DriverManager.getConnection(application.database().url(), "root", "")) {
                 codes(database);
+                JsonNode round = owner.get("/api/v1/round").body();
+                System.out.println("today's walk has " + round.path("jobs") + " layers, and "
+                        + round.path("ahead")
+                                .valueStream()
+                                .mapToInt(day -> day.path("jobs").asInt())
+                                .sum()
+                        + " more are planned onto the fortnight");
                 run(owner, database, "the walk", i -> "/api/v1/round", i -> """
-                        select code, mother_id, method, phase, stage, fill_percent, job, job_from, job_by, also_do
-                        from layer where phase in ('ON_MOTHER', 'SEVERED', 'POTTED') and job_by < date '2026-07-24'
-                        order by job_by, id""");
+                        select code, mother_id, method, job, to_days(coalesce(job_from, job_by)), to_days(job_by),
+                        also_do from layer
+                        where phase in ('ON_MOTHER', 'SEVERED', 'POTTED') and job_by < date '2026-07-24'""");
                 run(
                         owner,
                         database,
@@ -56,16 +64,30 @@ class RoundRun {
                         i -> "/api/v1/layers/" + any(live),
                         i -> "select e.* from layer l join layer_event e on e.layer_id = l.id where l.code = '"
                                 + any(live) + "' order by e.id");
-                run(owner, database, "its card for the phone, 50 at once", i -> "/api/v1/layer-cards?codes=" + some(50), i -> "select e.*"
-                        + " from layer l join layer_event e on e.layer_id = l.id where l.code in ('"
-                        + some(50).replace(",", "','") + "')");
+                run(
+                        owner,
+                        database,
+                        "its card for the phone, 50 at once",
+                        i -> "/api/v1/layer-cards?codes=" + some(50),
+                        i -> "select e.*"
+                                + " from layer l join layer_event e on e.layer_id = l.id where l.code in ('"
+                                + some(50).replace(",", "','") + "')");
                 search(owner, database, "by code", i -> "q=" + any(all), "l.code = '" + any(all) + "'");
                 search(owner, database, "by a word", i -> "q=quince", "l.mother_id in (1, 2, 3)");
-                search(owner, database, "by a word of a note", i -> "q=wasps", "l.id in (select distinct layer_id from"
-                        + " layer_event where match(note) against ('+wasps*' in boolean mode))");
+                search(
+                        owner,
+                        database,
+                        "by a word of a note",
+                        i -> "q=wasps",
+                        "l.id in (select distinct layer_id from"
+                                + " layer_event where match(note) against ('+wasps*' in boolean mode))");
                 search(owner, database, "by a word that nothing has", i -> "q=zzyzx", "l.code like 'ZZYZX%'");
-                search(owner, database, "filtered", i -> "phase=ON_MOTHER&stage=NONE&late=true", "l.phase ="
-                        + " 'ON_MOTHER' and l.stage = 'NONE' and l.job_by < date '2026-07-10'");
+                search(
+                        owner,
+                        database,
+                        "filtered",
+                        i -> "phase=ON_MOTHER&stage=NONE&late=true",
+                        "l.phase =" + " 'ON_MOTHER' and l.stage = 'NONE' and l.job_by < date '2026-07-10'");
                 search(owner, database, "of everything", i -> "", "true");
             }
             phone(application);
@@ -77,7 +99,8 @@ class RoundRun {
         ObjectNode site = (ObjectNode) owner.get("/api/v1/site").expect(200).body();
         site.put("roundMinutes", 960);
         ArrayNode days = site.putArray("roundDays");
-        List.of("MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY", "SATURDAY").forEach(days::add);
+        List.of("MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY", "SATURDAY")
+                .forEach(days::add);
         owner.put("/api/v1/site", site).expect(200);
     }
 
@@ -98,10 +121,13 @@ class RoundRun {
         for (int i = 0; i < WARM_UP; i++) {
             owner.get(path.apply(i)).expect(200);
         }
-        long before = statements(database);
-        owner.get(path.apply(0)).expect(200);
-        // one of them asks for the count itself
-        long statements = statements(database) - before - 1;
+        long statements = Long.MAX_VALUE;
+        for (int i = 0; i < 5; i++) {
+            long before = statements(database);
+            owner.get(path.apply(i)).expect(200);
+            // one of them asks for the count itself; what runs beside it now and then is left out by the least
+            statements = Math.min(statements, statements(database) - before - 1);
+        }
         double[] asked = new double[TIMES];
         for (int i = 0; i < TIMES; i++) {
             String one = path.apply(i);

@@ -60,6 +60,7 @@ class FarFieldTest {
 
         // the page comes up cold, from what is on the device
         phone.open("/");
+        assertThat(phone.see("as-of")).containsText("No connection: the walk as it was at");
         assertThat(phone.see("sync")).containsText("5 to send");
         phone.see("begin").tap();
         walk(walker, codes, walked, 5);
@@ -148,6 +149,8 @@ class FarFieldTest {
                 phone.see("keep-look").tap();
                 assertThat(phone.see("follows")).isVisible();
             }
+            phone.button("Undo").tap();
+            assertThat(phone.see("kept")).containsText("Took back a record: kept.");
             phone.page().getByText("Ivo ▾").tap();
             phone.page().getByText("Sign out").tap();
             assertThat(phone.see("sign-out-warning")).containsText("not been sent");
@@ -165,7 +168,11 @@ class FarFieldTest {
             assertThat(phone.see("met").filter(with(codes.get(1)))).containsText("Both are kept and counted.");
             assertThat(phone.axe()).isEmpty();
         }
+        // what was taken back before it had gone is there, and taken back
         assertThat(looks(codes.get(1))).hasSize(2);
+        assertThat(looks(codes.get(1)).stream()
+                        .filter(look -> look.path("inForce").asBoolean()))
+                .hasSize(1);
     }
 
     private void meanwhile(String code, boolean sever) {

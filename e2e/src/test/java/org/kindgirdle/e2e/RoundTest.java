@@ -4,15 +4,21 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.kindgirdle.e2e.harness.RunningApplication;
 import org.kindgirdle.e2e.harness.Visit;
 import org.kindgirdle.e2e.harness.Walker;
+import org.kindgirdle.server.harness.Client;
 import tools.jackson.databind.JsonNode;
 
 /** What do I do now, where, in what order? */
@@ -70,6 +76,41 @@ class RoundTest {
             assertThat(visit.see("advice")).containsText("milky sap can irritate");
             assertThat(visit.axe()).isEmpty();
         }
+    }
+
+    /** Those that can wait are on a later round: none is forgotten. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            MU-01 | Wrap again | wrap it again
+            FJ-02 | Soak       | soak the ball
+            LQ-02 | Cover      | algae
+            LQ-01 | Pot up     | pot it up
+            """)
+    void everyTroubleOfTheDemoIsOnAWalkWithItsReason(String mother, String label, String said) {
+        Client pell = application.api("pell");
+        JsonNode today = pell.get("/api/v1/round").body();
+        List<JsonNode> jobs = new ArrayList<>(jobs(today));
+        today.path("ahead")
+                .forEach(day -> jobs.addAll(
+                        jobs(pell.get("/api/v1/round?on=" + day.path("on").asString())
+                                .body())));
+        JsonNode found = jobs.stream()
+                .filter(job -> job.path("mother").asString().equals(mother)
+                        && (job.path("label").asString() + job.path("alsoDo")).contains(label))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no " + label + " on " + mother + " in " + jobs));
+        try (Visit visit = Visit.desk(application).signedInAs("pell")) {
+            visit.open("/?at=" + found.path("code").asString());
+            assertThat(visit.page().getByRole(AriaRole.ARTICLE))
+                    .containsText(Pattern.compile(said, Pattern.CASE_INSENSITIVE));
+        }
+    }
+
+    private static List<JsonNode> jobs(JsonNode round) {
+        return round.path("places")
+                .valueStream()
+                .flatMap(place -> place.path("jobs").valueStream())
+                .toList();
     }
 
     @Test

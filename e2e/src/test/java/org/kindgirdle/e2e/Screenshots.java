@@ -54,6 +54,7 @@ class Screenshots {
         }
         try (Visit phone = Visit.phone(application).signedInAs("maren")) {
             picture(phone, "/", "Friday’s round", "round-phone");
+            picture(phone, "/?at=AJJ-4M", "AJJ-4M", "look-phone");
             picture(phone, "/layers/AJJ-4M", "AJJ-4M", "layer-phone");
         }
     }

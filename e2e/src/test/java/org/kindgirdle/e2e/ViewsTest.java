@@ -32,6 +32,8 @@ class ViewsTest {
     @ParameterizedTest(name = "{0}")
     @CsvSource({
         "/, Friday’s round",
+        "/?at=AJJ-4M, AJJ-4M",
+        "/device, On this device",
         "/bench, Set layers",
         "/bench/sums, Sums",
         "/bench/shopping, Shopping list",
@@ -101,6 +103,14 @@ class ViewsTest {
             desk.tap(form);
             assertThat(desk.axe()).as(form).isEmpty();
         }
+        desk.open("/layers");
+        desk.button("More filters").click();
+        desk.page().getByLabel("Tick AJJ-4M").check();
+        desk.pick("Record for all", "Other work");
+        assertThat(desk.axe()).isEmpty();
+        phone.open("/?at=AJJ-4M");
+        phone.button("Later").click();
+        assertThat(phone.axe()).isEmpty();
         desk.openLayer("WJY-PD");
         for (String button : new String[] {"Top up", "Ring again", "Other work", "Sever", "Lost"}) {
             desk.button(button).click();

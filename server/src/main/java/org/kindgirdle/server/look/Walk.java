@@ -126,14 +126,16 @@ public class Walk {
 
     /** The jobs of a day as they stand on paper. */
     RoundSheet onPaper(NurserySnapshot nursery, Planned planned, RoundPlan.Day day, Format format, boolean inches) {
-        List<RoundSheet.AtPlace> places = places(nursery, planned, day).stream()
+        List<RoundView.PlaceJobs> jobs = places(nursery, planned, day);
+        Map<String, DueLayers.Seen> seen = due.seen(jobs.stream()
+                .flatMap(place -> place.jobs().stream())
+                .map(RoundView.JobOnRound::code)
+                .toList());
+        List<RoundSheet.AtPlace> places = jobs.stream()
                 .map(place -> new RoundSheet.AtPlace(
                         place.place(),
                         place.jobs().stream()
-                                .map(job -> onPaper(
-                                        job,
-                                        Objects.requireNonNull(planned.byCode().get(job.code())),
-                                        format))
+                                .map(job -> onPaper(job, Objects.requireNonNull(seen.get(job.code())), format))
                                 .toList()))
                 .toList();
         return new RoundSheet(
@@ -150,8 +152,8 @@ public class Walk {
                 inches);
     }
 
-    private RoundSheet.Row onPaper(RoundView.JobOnRound job, DueLayers.Due due, Format format) {
-        boolean onMother = due.phase() == LayerPhase.ON_MOTHER;
+    private RoundSheet.Row onPaper(RoundView.JobOnRound job, DueLayers.Seen seen, Format format) {
+        boolean onMother = seen.phase() == LayerPhase.ON_MOTHER;
         List<String> toDo = new ArrayList<>(List.of(job.label()));
         toDo.addAll(job.alsoDo());
         return new RoundSheet.Row(
@@ -161,7 +163,7 @@ public class Walk {
                 job.daysLate() > 0
                         ? phrases.say("round.late", Map.of("days", String.valueOf(job.daysLate())))
                         : phrases.say("round.by", Map.of("day", format.day(job.by()))),
-                onMother ? phrases.say("stage." + due.stage()) + ", " + Math.round(due.fillPercent()) + "%" : "",
+                onMother ? phrases.say("stage." + seen.stage()) + ", " + Math.round(seen.fillPercent()) + "%" : "",
                 onMother);
     }
 
