@@ -11,6 +11,8 @@ import type { NewRecord } from './useLayer'
 const props = defineProps<{
   layer: Card
   saving: boolean
+  /** whether what keeps it stays where the thumb is */
+  thumb?: boolean
   /** a look that was recorded wrong, to be put right */
   wrong?: { stage: string; sectors: number[]; fillPercent: number; conditions: string[] }
 }>()
@@ -181,7 +183,7 @@ function keep(): void {
       <span class="font-bold">Note</span>
       <input ref="noteField" v-model="note" class="input" maxlength="1000" />
     </label>
-    <div class="thumb-bar flex flex-wrap items-center gap-2">
+    <div class="flex flex-wrap items-center gap-2" :class="{ 'thumb-bar': thumb }">
       <button
         class="btn btn-main min-h-14 grow px-4 text-lg sm:grow-0 sm:px-6"
         :disabled="saving"

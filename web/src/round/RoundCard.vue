@@ -194,18 +194,14 @@ async function undo(): Promise<void> {
         <LookForm
           v-else-if="layer.phase === 'ON_MOTHER'"
           :key="layer.code"
+          thumb
           :layer="layer"
           :saving="saving"
           @keep="keep"
           @other="other = $event"
         >
-          <button type="button" class="link min-h-12 px-1" @click="emit('skip')">Skip</button>
-          <button
-            v-if="layer.jobs.length"
-            type="button"
-            class="link min-h-12 px-1"
-            @click="puttingOff = true"
-          >
+          <button type="button" class="btn px-3" @click="emit('skip')">Skip</button>
+          <button v-if="layer.jobs.length" type="button" class="btn px-3" @click="puttingOff = true">
             Later
           </button>
         </LookForm>

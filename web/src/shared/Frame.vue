@@ -4,6 +4,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { batchesWaiting } from '@/bench/useOutbox'
+import { connection } from './device/connection'
 import { useOutbox } from './device/outbox'
 import SyncNote from './device/SyncNote.vue'
 import KeyHelp from './KeyHelp.vue'
@@ -57,6 +58,12 @@ async function choose(units: Units): Promise<void> {
 const leaving = ref(false)
 /** What the Bench has on its way counts too. */
 const unsent = computed(() => outbox.waiting.length + batchesWaiting(session.person?.id))
+
+const heardAt = computed(() =>
+  connection.lastSync.value
+    ? new Date(connection.lastSync.value).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+    : 'no time yet',
+)
 
 async function signOut(): Promise<void> {
   leaving.value = false
@@ -156,6 +163,18 @@ outbox.start()
                   session.units === 'US' ? 'Read in metric (mm, mL, C)' : 'Read in US units (in, fl oz, F)'
                 }}
               </button>
+            </MenuItem>
+            <MenuItem v-slot="{ active }">
+              <RouterLink
+                class="flex min-h-12 w-full flex-col justify-center px-3"
+                :class="{ 'bg-wood': active }"
+                :to="{ name: 'device' }"
+              >
+                On this device
+                <span class="text-sm text-muted">{{
+                  unsent ? `${unsent} to send` : `all sent, last heard at ${heardAt}`
+                }}</span>
+              </RouterLink>
             </MenuItem>
             <p class="hidden px-3 py-2 text-sm text-muted lg:block"><kbd>?</kbd> lists the keys</p>
             <MenuItem v-slot="{ active }">

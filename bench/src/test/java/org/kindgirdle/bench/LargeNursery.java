@@ -8,15 +8,12 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.MariaDbServer;
-import tools.jackson.databind.JsonNode;
 
 /**
  * A nursery of many years: 20,000 live layers set over the API, 180,000 finished ones and the rest of a million records
@@ -33,13 +30,11 @@ final class LargeNursery {
     private static final String LOOK =
             "{\"stage\":\"CALLUS\",\"sectors\":[1,0,0,1,0,0,0,0],\"fillPercent\":0.0,\"conditions\":[]}";
 
-    private final Client owner;
     private final Connection database;
     private final Random random = new Random(7);
     private long event = 1_000_000_000L;
 
-    private LargeNursery(Client owner, Connection database) {
-        this.owner = owner;
+    private LargeNursery(Connection database) {
         this.database = database;
     }
 
@@ -47,8 +42,8 @@ final class LargeNursery {
         try (Connection database = DriverManager.getConnection(
                 server.url() + (server.url().contains("?") ? "&" : "?") + "useBulkStmts=true", "root", "")) {
             database.setAutoCommit(false);
-            LargeNursery nursery = new LargeNursery(owner, database);
-            nursery.live();
+            LargeNursery nursery = new LargeNursery(database);
+            Measured.setLayers(owner, TODAY, LIVE, BATCH);
             nursery.finished();
             nursery.records();
             try (Statement sql = database.createStatement()) {
@@ -59,28 +54,6 @@ final class LargeNursery {
                 sql.execute("analyze table layer, layer_event");
             }
             database.commit();
-        }
-    }
-
-    private void live() {
-        List<JsonNode> mothers = owner.get("/api/v1/mothers")
-                .body()
-                .valueStream()
-                .filter(mother -> !mother.path("sick").asBoolean())
-                .toList();
-        long recipe = owner.get("/api/v1/recipes").body().at("/0/id").asLong();
-        List<Map<String, Object>> rows = new ArrayList<>();
-        for (int i = 0; i < BATCH; i++) {
-            rows.add(Measured.branch(12 + i % 9));
-        }
-        for (int batch = 0; batch < LIVE / BATCH; batch++) {
-            Map<String, Object> body = new HashMap<>();
-            body.put("motherId", mothers.get(batch % mothers.size()).path("id").asLong());
-            body.put("recipeId", recipe);
-            body.put("setOn", TODAY.minusDays(batch % 60).toString());
-            body.put("reason", "to measure");
-            body.put("rows", rows);
-            owner.post("/api/v1/batches", body).expect(201);
         }
     }
 

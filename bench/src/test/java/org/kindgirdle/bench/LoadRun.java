@@ -8,9 +8,6 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
@@ -77,25 +74,7 @@ class LoadRun {
     }
 
     private static void fill(RunningApplication application, Client owner) throws SQLException {
-        List<JsonNode> mothers = owner.get("/api/v1/mothers")
-                .body()
-                .valueStream()
-                .filter(mother -> !mother.path("sick").asBoolean())
-                .toList();
-        long recipe = owner.get("/api/v1/recipes").body().at("/0/id").asLong();
-        List<Map<String, Object>> rows = new ArrayList<>();
-        for (int i = 0; i < BATCH; i++) {
-            rows.add(Measured.branch(12 + i % 9));
-        }
-        for (int batch = 0; batch < LIVE / BATCH; batch++) {
-            Map<String, Object> body = new HashMap<>();
-            body.put("motherId", mothers.get(batch % mothers.size()).path("id").asLong());
-            body.put("recipeId", recipe);
-            body.put("setOn", TODAY.minusDays(batch % 60).toString());
-            body.put("reason", "to measure");
-            body.put("rows", rows);
-            owner.post("/api/v1/batches", body).expect(201);
-        }
+        Measured.setLayers(owner, TODAY, LIVE, BATCH);
         // each has been looked at and watered a few times since
         try (Connection database =
                         DriverManager.getConnection(application.database().url(), "root", "");

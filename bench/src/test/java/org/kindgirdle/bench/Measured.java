@@ -1,6 +1,12 @@
 package org.kindgirdle.bench;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import org.kindgirdle.server.harness.Client;
+import tools.jackson.databind.JsonNode;
 
 /** What the runs set, and how their seconds are told. */
 final class Measured {
@@ -26,6 +32,29 @@ final class Measured {
                 false,
                 "fruitToKeep",
                 false);
+    }
+
+    /** Sets layers in batches over the API, on every sound mother in turn, over the sixty days before today. */
+    static void setLayers(Client owner, LocalDate today, int count, int batchOf) {
+        List<JsonNode> mothers = owner.get("/api/v1/mothers")
+                .body()
+                .valueStream()
+                .filter(mother -> !mother.path("sick").asBoolean())
+                .toList();
+        long recipe = owner.get("/api/v1/recipes").body().at("/0/id").asLong();
+        List<Map<String, Object>> rows = new ArrayList<>();
+        for (int i = 0; i < batchOf; i++) {
+            rows.add(branch(12 + i % 9));
+        }
+        for (int batch = 0; batch < count / batchOf; batch++) {
+            Map<String, Object> body = new HashMap<>();
+            body.put("motherId", mothers.get(batch % mothers.size()).path("id").asLong());
+            body.put("recipeId", recipe);
+            body.put("setOn", today.minusDays(batch % 60).toString());
+            body.put("reason", "to measure");
+            body.put("rows", rows);
+            owner.post("/api/v1/batches", body).expect(201);
+        }
     }
 
     static double since(long began) {
