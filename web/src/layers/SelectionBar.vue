@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useOutbox } from '@/shared/device/outbox'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { useMediaQuery } from '@/shared/useMediaQuery'
 import { toast } from '@/shared/ui/toasts'
 import { CAUSES, COVERS, WORKS } from '@/shared/words'
 
@@ -23,6 +24,9 @@ const work = ref('COVER')
 const cover = ref('FOIL')
 const cause = ref('DRIED')
 const note = ref('')
+/** on a phone the list is not pushed away before one wants to do something with it */
+const wide = useMediaQuery('(min-width: 640px)')
+const opened = ref(false)
 const saving = ref(false)
 const problem = ref<unknown>(null)
 const details = computed<Record<string, unknown>>(() => {
@@ -48,8 +52,20 @@ async function record(): Promise<void> {
 </script>
 
 <template>
+  <div
+    v-if="!wide && !opened"
+    class="sticky top-0 z-[5] flex items-center gap-2 border border-bark bg-card p-2"
+    data-testid="selection"
+  >
+    <p class="grow">
+      <b>{{ codes.length }}</b> ticked
+    </p>
+    <button type="button" class="btn btn-main" @click="opened = true">Act on them</button>
+    <button type="button" class="link min-h-12 px-2" @click="emit('done')">None</button>
+  </div>
   <form
-    class="sticky top-0 z-[5] grid gap-3 border border-bark bg-card p-3 sm:flex sm:flex-wrap sm:items-end"
+    v-else
+    class="z-[5] grid sm:sticky sm:top-0 gap-3 border border-bark bg-card p-3 sm:flex sm:flex-wrap sm:items-end"
     aria-label="With the ticked layers"
     data-testid="selection"
     @submit.prevent="record"
