@@ -41,7 +41,8 @@ const band = computed(() => {
       x: x(one.on),
       words: STAGE_WORDS[String((one.details as Record<string, unknown>).stage)],
     }))
-  return { x, hill, looks, forecast, from }
+  const deadline = forecast.deadline && forecast.deadline <= to ? x(forecast.deadline) : null
+  return { x, hill, looks, forecast, from, deadline }
 })
 const today = computed(() => props.layer.asOf)
 const text = (day: string | null) => dayText(day, today.value)
@@ -66,7 +67,10 @@ const ends = computed(() => {
       <template v-if="band.forecast.q50">
         Likeliest full about <b>{{ text(band.forecast.q50) }}</b>, with four chances in five between
         {{ text(band.forecast.q10) }} and {{ text(band.forecast.q90) }}. Full by today:
-        {{ Math.round(band.forecast.readyP * 100) }}%.
+        {{ Math.round(band.forecast.readyP * 100) }}%<template v-if="band.forecast.deadline"
+          >; by {{ text(band.forecast.deadline) }}, when it should be:
+          {{ Math.round(band.forecast.inTimeP * 100) }}%</template
+        >.
         <span class="text-muted" data-testid="basis">{{
           band.forecast.ownRecords
             ? `By your own records (${band.forecast.ownRecords}).`
@@ -92,6 +96,25 @@ const ends = computed(() => {
           stroke-width="2"
           data-part="hill"
         />
+        <g v-if="band.deadline" class="stroke-rust" data-part="deadline">
+          <line
+            :x1="band.deadline"
+            :x2="band.deadline"
+            y1="14"
+            :y2="TRACK + 4"
+            stroke-width="2"
+            stroke-dasharray="5 4"
+          />
+          <text
+            :x="band.deadline"
+            y="11"
+            :text-anchor="anchor(band.deadline)"
+            stroke="none"
+            class="fill-rust text-[14px] font-bold"
+          >
+            should be full
+          </text>
+        </g>
         <line
           v-if="band.forecast.q50"
           :x1="band.x(band.forecast.q50)"

@@ -1540,6 +1540,10 @@ export interface components {
         };
         ForecastView: {
             curve: components["schemas"]["ReadyBy"][];
+            /** Format: date */
+            deadline: string;
+            /** Format: double */
+            inTimeP: number;
             looksAgree: boolean;
             /** Format: int32 */
             ownRecords: number;

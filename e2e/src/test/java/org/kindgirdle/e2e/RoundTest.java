@@ -85,6 +85,9 @@ class RoundTest {
             FJ-02 | Soak       | soak the ball
             LQ-02 | Cover      | algae
             LQ-01 | Pot up     | pot it up
+            SM-01 | Top up     | bark has grown over the ring
+            QU-01 | Prop       | prop
+            MU-02 | Move back  | drooped on
             """)
     void everyTroubleOfTheDemoIsOnAWalkWithItsReason(String mother, String label, String said) {
         Client pell = application.api("pell");
@@ -94,15 +97,41 @@ class RoundTest {
                 .forEach(day -> jobs.addAll(
                         jobs(pell.get("/api/v1/round?on=" + day.path("on").asString())
                                 .body())));
-        JsonNode found = jobs.stream()
+        List<String> codes = jobs.stream()
                 .filter(job -> job.path("mother").asString().equals(mother)
                         && (job.path("label").asString() + job.path("alsoDo")).contains(label))
-                .findFirst()
-                .orElseThrow(() -> new AssertionError("no " + label + " on " + mother + " in " + jobs));
+                .map(job -> job.path("code").asString())
+                .filter(code -> Pattern.compile(said, Pattern.CASE_INSENSITIVE)
+                        .matcher(pell.get("/api/v1/layers/" + code).body().toString())
+                        .find())
+                .toList();
+        assertThat(codes).as("%s on %s of %s", label, mother, jobs).isNotEmpty();
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
-            visit.open("/?at=" + found.path("code").asString());
+            visit.open("/?at=" + codes.get(0));
             assertThat(visit.page().getByRole(AriaRole.ARTICLE))
                     .containsText(Pattern.compile(said, Pattern.CASE_INSENSITIVE));
+        }
+    }
+
+    @Test
+    void whatWasSetTooLateSaysSoThoughThereIsNothingToDoYet() {
+        String code = application
+                .api("pell")
+                .get("/api/v1/layers?text=MD-01")
+                .body()
+                .path("layers")
+                .valueStream()
+                .filter(layer -> layer.path("setOn").asString().equals("2026-07-08"))
+                .findFirst()
+                .orElseThrow()
+                .path("code")
+                .asString();
+        try (Visit visit = Visit.desk(application).signedInAs("pell")) {
+            visit.open("/layers/" + code);
+            assertThat(visit.see("advice")).containsText("too late for this season: full by 8 September");
+            assertThat(visit.see("advice")).containsText("stands the winter on its mother");
+            assertThat(visit.see("dates")).containsText("8 September, when it should be:");
+            assertThat(visit.axe()).isEmpty();
         }
     }
 

@@ -68,6 +68,8 @@ public record LayerProjection(
      * @param q10 first day with a tenth of the probability, null beyond the horizon; q50 and q90 alike
      * @param topUp how the ball dries
      * @param topUpOn when it wants water
+     * @param deadline the coming day by which it should be full, by its school; null where no frost comes
+     * @param inTimeP probability that it is, by what its looks leave; 1 where there is no such day
      */
     public record RootForecast(
             double thermalDays,
@@ -78,5 +80,7 @@ public record LayerProjection(
             @Nullable LocalDate q50,
             @Nullable LocalDate q90,
             TopUp topUp,
-            LocalDate topUpOn) {}
+            LocalDate topUpOn,
+            @Nullable LocalDate deadline,
+            double inTimeP) {}
 }

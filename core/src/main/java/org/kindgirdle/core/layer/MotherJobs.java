@@ -48,6 +48,11 @@ final class MotherJobs {
         List<Job> jobs = new ArrayList<>();
         Job step = step(decided);
         jobs.add(step);
+        // what is to be done before the cold comes must not keep a layer unseen and dry till then
+        boolean later = step.from().isAfter(today) && !step.code().equals(Job.LOOK);
+        if (later) {
+            jobs.add(look());
+        }
         for (AlsoDo also : alsoDo) {
             int wait = also == AlsoDo.COVER_NOW ? 0 : days(MAY_WAIT_DAYS);
             LocalDate from = also == AlsoDo.COVER_NOW ? today : state.lastOn();
@@ -56,7 +61,7 @@ final class MotherJobs {
         // a wet ball is left to drain; a ball that is wetted, wrapped or cut anyway needs no visit for water
         if (context.recipe().method().hasMedium()
                 && !alsoDo.contains(AlsoDo.VENT)
-                && step.code().equals(Job.LOOK)
+                && (later || step.code().equals(Job.LOOK))
                 && !state.cleanedOut()) {
             jobs.add(new Job(Job.TOP_UP, forecast.topUpOn().minusDays(days(TOP_UP_AHEAD_DAYS)), forecast.topUpOn()));
         }

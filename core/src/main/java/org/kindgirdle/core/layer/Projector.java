@@ -172,6 +172,7 @@ public final class Projector {
         TimeToReady ready = TimeToReady.after(prior.d50(), prior.sigma(), stagesSeen(heat));
         TopUp topUp = topUp(heat.coverNow());
         LocalDate topUpOn = state.wateredOn().plusDays(topUp.intervalDays());
+        LocalDate deadline = comingDeadline(windows(heat.coverNow()));
         LayerProjection.RootForecast forecast = new LayerProjection.RootForecast(
                 thermalDays,
                 context.time(),
@@ -181,7 +182,9 @@ public final class Projector {
                 heat.dayReaching(ready.quantile(.5)).orElse(null),
                 heat.dayReaching(ready.quantile(.9)).orElse(null),
                 topUp,
-                topUpOn);
+                topUpOn,
+                deadline,
+                deadline == null ? 1 : ready.readyBy(heat.throughDay(deadline)));
         Verdict<NextStep, NextStepRules> verdict = NextStepRules.decide(inputs(heat));
         Set<AlsoDo> alsoDo = alsoDo(heat.coverNow(), verdict.step());
         List<Job> jobs =
@@ -236,8 +239,6 @@ public final class Projector {
         Cover cover = heat.coverNow();
         LocalDate topUpOn = state.wateredOn().plusDays(topUp(cover).intervalDays());
         PlaceClimate climate = context.climate();
-        SettingWindows again =
-                context.windows(cover, factors.speed(), state.set().school(), state.stage());
         return new NextStepInputs(
                 state.conditions(),
                 !state.looks().isEmpty(),
@@ -247,7 +248,7 @@ public final class Projector {
                 state.attempts(),
                 state.rescores(),
                 prior.readyBy(thermalDays),
-                again.readyInTimeP(today),
+                windows(cover).readyInTimeP(today),
                 isGrowing(today),
                 leafless != null && leafless.includes(today),
                 climate.frosts().map(frosts -> frosts.daysToFrost(today)).orElse(null),
@@ -259,6 +260,19 @@ public final class Projector {
                 topUpOn.isBefore(today.plusDays(rules.count(DRIES_WITHIN_DAYS))),
                 state.set().school(),
                 rules);
+    }
+
+    private SettingWindows windows(Cover cover) {
+        return context.windows(cover, factors.speed(), state.set().school(), state.stage());
+    }
+
+    /** The deadline of the ring, or of the first later year that is not over: what missed one is wanted by the next. */
+    private @Nullable LocalDate comingDeadline(SettingWindows windows) {
+        LocalDate deadline = windows.deadline(state.ringedOn()).orElse(null);
+        while (deadline != null && deadline.isBefore(today)) {
+            deadline = deadline.plusYears(1);
+        }
+        return deadline;
     }
 
     private boolean isGrowing(LocalDate day) {

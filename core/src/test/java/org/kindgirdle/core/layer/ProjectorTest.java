@@ -249,6 +249,35 @@ class ProjectorTest {
     }
 
     @Test
+    void what_waits_for_the_cold_is_looked_at_and_watered_until_then() {
+        LayerProjection bridged = new Carrow()
+                .set()
+                .look(LocalDate.of(2026, 8, 14), RootStage.CALLUS, 0, Condition.BRIDGED)
+                .asOf(LocalDate.of(2026, 8, 14));
+        assertThat(step(bridged)).isEqualTo(NextStep.CARRY_OVER);
+        assertThat(bridged.jobs()).extracting(Job::code).containsExactly(Job.TOP_UP, Job.LOOK, "CARRY_OVER");
+        assertThat(Objects.requireNonNull(bridged.nextJob()).by()).isBefore(LocalDate.of(2026, 9, 1));
+    }
+
+    @Test
+    void
+            the_chance_of_being_full_in_time_falls_with_the_day_of_the_ring_and_the_next_autumn_is_meant_once_one_is_past() {
+        LayerProjection.RootForecast early =
+                Objects.requireNonNull(new Carrow().set().asOf(JULY).forecast());
+        LayerProjection.RootForecast late = Objects.requireNonNull(new Carrow()
+                .set()
+                .on(JULY, new LayerRecord.Rerung(30))
+                .asOf(JULY)
+                .forecast());
+        assertThat(early.deadline()).isEqualTo(LocalDate.of(2026, 9, 8)).isEqualTo(late.deadline());
+        assertThat(late.inTimeP()).isLessThan(early.inTimeP()).isPositive();
+        LocalDate winter = LocalDate.of(2026, 12, 1);
+        assertThat(Objects.requireNonNull(new Carrow().set().asOf(winter).forecast())
+                        .deadline())
+                .isEqualTo(LocalDate.of(2027, 9, 8));
+    }
+
+    @Test
     void the_mother_of_a_severed_layer_is_seen_to_once() {
         Carrow plant = new Carrow().set().on(JULY, new LayerRecord.Severed(12, 6));
         assertThat(plant.asOf(JULY).jobs()).extracting(Job::code).contains(Job.TIDY_STUB);

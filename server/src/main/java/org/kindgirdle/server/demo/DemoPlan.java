@@ -60,6 +60,7 @@ final class DemoPlan {
      *
      * @param limb that they stand on, from its tip down; empty where it was not said
      * @param trouble found at the last look on the first of them, and not yet mended; empty for none
+     * @param droops whether the first of them was found drooping on the ladder at the last visit
      */
     record BatchPlan(
             String mother,
@@ -69,7 +70,13 @@ final class DemoPlan {
             int count,
             double diameterMm,
             double leanDeg,
-            Set<Condition> trouble) {}
+            Set<Condition> trouble,
+            boolean droops) {
+
+        BatchPlan drooping() {
+            return new BatchPlan(mother, limb, recipe, on, count, diameterMm, leanDeg, trouble, true);
+        }
+    }
 
     static final List<PlacePlan> PLACES = List.of(
             new PlacePlan(
@@ -197,7 +204,7 @@ final class DemoPlan {
             batch("QU-01 / East fork", "Moss and foil", day(2026, 4, 21), 3, 17, 20),
             batch("LQ-01", "Moss and foil", day(2026, 4, 7), 3, 18, 35),
             batch("FJ-01 / South limb", "Coir bag", day(2026, 4, 7), 3, 13, 40),
-            batch("MU-02", "Moss and foil", day(2026, 4, 24), 3, 20, 25),
+            batch("MU-02", "Moss and foil", day(2026, 4, 24), 3, 20, 25).drooping(),
             batch("QU-02", "Coir bag", day(2026, 5, 8), 3, 16, 30),
             batch("MU-01 / Left leader", "Moss and foil", day(2026, 5, 12), 3, 19, 30, Condition.WRAP_OPEN),
             batch("SM-01", "Moss and foil", day(2026, 5, 15), 3, 11, 45, Condition.BRIDGED),
@@ -207,11 +214,15 @@ final class DemoPlan {
             batch("FJ-02", "Hinged pod", day(2026, 5, 29), 2, 9, 70, Condition.DRY),
             batch("MD-01", "Moss and foil", day(2026, 6, 5), 2, 13, 30),
             batch("MU-01 / Wall side", "Moss and foil", day(2026, 6, 19), 2, 18, 60),
-            batch("QU-02", "Coir bag", day(2026, 7, 7), 2, 15, 30));
+            batch("QU-02", "Coir bag", day(2026, 7, 7), 2, 15, 30),
+            // too late for this year, and on a limb that hangs too low for such a ball
+            batch("MD-01", "Moss and foil", day(2026, 7, 8), 2, 15, 35),
+            batch("QU-01", "Moss and foil", day(2026, 7, 9), 2, 9, 85));
 
     private static BatchPlan batch(
             String mother, String recipe, LocalDate on, int count, double mm, double lean, Condition... trouble) {
         String[] place = mother.split(" / ", 2);
-        return new BatchPlan(place[0], place.length == 2 ? place[1] : "", recipe, on, count, mm, lean, Set.of(trouble));
+        return new BatchPlan(
+                place[0], place.length == 2 ? place[1] : "", recipe, on, count, mm, lean, Set.of(trouble), false);
     }
 }

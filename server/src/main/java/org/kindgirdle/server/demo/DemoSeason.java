@@ -23,6 +23,7 @@ import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
+import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.Projector;
@@ -189,7 +190,8 @@ class DemoSeason {
     /** What the propagator does at a layer on a round day. */
     private void visit(Sim layer, NurserySnapshot nursery, LocalDate day, boolean last, Random random) {
         LayerContext context = nursery.context(layer.motherId, layer.recipeId, 1);
-        boolean spoil = last && layer.index == 0 && !layer.plan.trouble().isEmpty() && !layer.troubled;
+        boolean first = last && layer.index == 0 && !layer.troubled;
+        boolean spoil = first && !layer.plan.trouble().isEmpty();
         for (int deed = 0; deed < 4; deed++) {
             LayerProjection now = Projector.project(Replay.of(layer.events), context, day);
             if (spoil && now.verdict() != null) {
@@ -198,13 +200,19 @@ class DemoSeason {
                 append(layer, day, look(now, layer, layer.plan.trouble(), random), random);
                 return;
             }
+            if (first && layer.plan.droops() && now.state().phase() == LayerPhase.POTTED) {
+                layer.troubled = true;
+                append(layer, day, new LayerRecord.Observed(Set.of(PlantSign.DROOP)), random);
+                return;
+            }
             Job job = now.jobs().stream().min(Comparator.comparing(Job::from)).orElse(null);
             if (job == null) {
                 layer.wakesOn = LocalDate.MAX;
                 return;
             }
             if (job.from().isAfter(day)) {
-                layer.wakesOn = layer.plan.trouble().isEmpty() ? job.from() : day.plusDays(1);
+                boolean calm = layer.plan.trouble().isEmpty() && !layer.plan.droops();
+                layer.wakesOn = calm ? job.from() : day.plusDays(1);
                 return;
             }
             if (!respond(layer, now, job, day, random)) {

@@ -33,6 +33,8 @@ record LayerPage(
     /**
      * @param curve probability of a full ball by the end of some days
      * @param ownRecords that the dates rest on; 0 for the profile
+     * @param deadline the day by which it should be full; null where no frost comes
+     * @param inTimeP probability that it is
      * @param looksAgree false if a look contradicted those before it
      */
     record ForecastView(
@@ -44,7 +46,9 @@ record LayerPage(
             int ownRecords,
             boolean looksAgree,
             List<Projector.ReadyBy> curve,
-            LocalDate topUpOn) {}
+            LocalDate topUpOn,
+            @Nullable LocalDate deadline,
+            double inTimeP) {}
 
     record RecordView(
             UUID id,

@@ -120,7 +120,9 @@ class LayerPages {
                         forecast.time().records(),
                         forecast.ready().looksAgree(),
                         Projector.readyCurve(state, context, today),
-                        forecast.topUpOn());
+                        forecast.topUpOn(),
+                        forecast.deadline(),
+                        forecast.inTimeP());
     }
 
     private List<LayerPage.RecordView> records(List<LayerEventRow> rows, List<LayerEvent> journal, LayerState state) {

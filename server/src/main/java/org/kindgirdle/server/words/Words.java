@@ -37,6 +37,7 @@ import org.springframework.stereotype.Component;
 public class Words {
 
     private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
+    private static final Rule RISKY_P = Rule.of("window.risky");
     private static final Rule CALM_DAYS = Rule.of("harden.calm");
     private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
 
@@ -95,6 +96,15 @@ public class Words {
         because.add(phrases.say("because." + verdict.decidedBy(), values));
         if (readsWindow(verdict)) {
             because.add(phrases.say("because.again", values));
+        }
+        LocalDate deadline = forecast.deadline();
+        if (step == NextStep.WAIT
+                && deadline != null
+                && forecast.inTimeP() < context.rules().of(RISKY_P)) {
+            values.put("deadline", format.day(deadline));
+            values.put("inTimeP", format.percent(forecast.inTimeP()));
+            boolean hardy = context.isHardy(layer.state().stage());
+            because.add(phrases.say(hardy ? "because.tooLate.hardy" : "because.tooLate.tender", values));
         }
         if (!forecast.ready().looksAgree()) {
             because.add(phrases.say("because.contradiction"));
