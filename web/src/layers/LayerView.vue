@@ -7,12 +7,11 @@ import { capital, CONDITIONS, METHODS, RUNGS, STAGE_STATES, word } from '@/share
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StemDrawing from '@/stem/StemDrawing.vue'
 import AdviceBox from './AdviceBox.vue'
-import AfterForm from './AfterForm.vue'
 import Learned from './Learned.vue'
 import LookForm from './LookForm.vue'
-import OtherForm from './OtherForm.vue'
 import Photos from './Photos.vue'
 import ProgressBand from './ProgressBand.vue'
+import RecordForms from './RecordForms.vue'
 import Reasons from './Reasons.vue'
 import Records from './Records.vue'
 import TrialNote from './TrialNote.vue'
@@ -85,7 +84,7 @@ async function keep(what: NewRecord): Promise<boolean> {
     </header>
 
     <div class="mt-3">
-      <AdviceBox :layer="layer" :saving="saving" @keep="keep" @other="other = $event">
+      <AdviceBox :layer="layer" :saving="saving" @keep="keep" @other="((other = $event), (wrong = null))">
         <template #why>
           <button
             v-if="layer.rules.length"
@@ -136,17 +135,7 @@ async function keep(what: NewRecord): Promise<boolean> {
         </p>
       </div>
       <div v-if="session.mayRecord">
-        <OtherForm
-          v-if="other"
-          :key="other"
-          :layer="layer"
-          :kind="other"
-          :saving="saving"
-          :problem="problem"
-          @keep="keep"
-          @close="other = ''"
-        />
-        <section v-else-if="wrong" class="panel" aria-labelledby="correct-title">
+        <section v-if="wrong" class="panel" aria-labelledby="correct-title">
           <h2 id="correct-title" class="mb-3 text-lg">
             The look of {{ dayText(wrong.on, layer.asOf) }}, as it should have been recorded
           </h2>
@@ -154,20 +143,13 @@ async function keep(what: NewRecord): Promise<boolean> {
             <button type="button" class="btn" @click="wrong = null">Back</button>
           </LookForm>
         </section>
-        <LookForm
-          v-else-if="layer.phase === 'ON_MOTHER'"
-          :layer="layer"
-          :saving="saving"
-          @keep="keep"
-          @other="other = $event"
-        />
-        <AfterForm
-          v-else-if="layer.phase === 'SEVERED' || layer.phase === 'POTTED'"
+        <RecordForms
+          v-else
+          v-model:other="other"
           :layer="layer"
           :saving="saving"
           :problem="problem"
           @keep="keep"
-          @other="other = $event"
         />
       </div>
     </div>

@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import AdviceBox from '@/layers/AdviceBox.vue'
-import AfterForm from '@/layers/AfterForm.vue'
-import LookForm from '@/layers/LookForm.vue'
-import OtherForm from '@/layers/OtherForm.vue'
+import RecordForms from '@/layers/RecordForms.vue'
 import type { NewRecord } from '@/layers/useLayer'
 import { dayText, daysBetween } from '@/shared/dates'
 import { newCommandId } from '@/shared/api/client'
@@ -181,47 +179,20 @@ async function undo(): Promise<void> {
           @keep="keep"
           @close="puttingOff = false"
         />
-        <OtherForm
-          v-else-if="other"
-          :key="other"
-          :layer="layer"
-          :kind="other"
-          :saving="saving"
-          :problem="problem"
-          @keep="keep"
-          @close="other = ''"
-        />
-        <LookForm
-          v-else-if="layer.phase === 'ON_MOTHER'"
-          :key="layer.code"
+        <RecordForms
+          v-else
+          v-model:other="other"
           thumb
           :layer="layer"
           :saving="saving"
+          :problem="problem"
           @keep="keep"
-          @other="other = $event"
         >
           <button type="button" class="btn px-3" @click="emit('skip')">Skip</button>
           <button v-if="layer.jobs.length" type="button" class="btn px-3" @click="puttingOff = true">
             Later
           </button>
-        </LookForm>
-        <template v-else>
-          <AfterForm
-            v-if="layer.phase === 'SEVERED' || layer.phase === 'POTTED'"
-            :key="layer.code"
-            :layer="layer"
-            :saving="saving"
-            :problem="problem"
-            @keep="keep"
-            @other="other = $event"
-          />
-          <div class="flex gap-4">
-            <button type="button" class="btn" @click="emit('skip')">Skip</button>
-            <button v-if="layer.jobs.length" type="button" class="btn" @click="puttingOff = true">
-              Later
-            </button>
-          </div>
-        </template>
+        </RecordForms>
       </template>
       <div v-if="kept" class="thumb-bar mt-auto flex lg:mt-0 flex-wrap items-center gap-3">
         <button

@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import type { Card } from '@/shared/device/useCards'
+import AfterForm from './AfterForm.vue'
+import LookForm from './LookForm.vue'
+import OtherForm from './OtherForm.vue'
+import type { NewRecord } from './useLayer'
+
+/** What may be recorded of a layer as it stands: on its mother, after severance, or the other work that was asked for. */
+defineProps<{ layer: Card; saving: boolean; problem: unknown; thumb?: boolean }>()
+const emit = defineEmits<{ keep: [what: NewRecord] }>()
+/** a record other than a look; empty for none */
+const other = defineModel<string>('other', { required: true })
+</script>
+
+<template>
+  <OtherForm
+    v-if="other"
+    :key="other"
+    :layer="layer"
+    :kind="other"
+    :saving="saving"
+    :problem="problem"
+    @keep="emit('keep', $event)"
+    @close="other = ''"
+  />
+  <LookForm
+    v-else-if="layer.phase === 'ON_MOTHER'"
+    :key="layer.code"
+    :thumb="thumb"
+    :layer="layer"
+    :saving="saving"
+    @keep="emit('keep', $event)"
+    @other="other = $event"
+  >
+    <slot />
+  </LookForm>
+  <template v-else>
+    <AfterForm
+      v-if="layer.phase === 'SEVERED' || layer.phase === 'POTTED'"
+      :key="layer.code"
+      :layer="layer"
+      :saving="saving"
+      :problem="problem"
+      @keep="emit('keep', $event)"
+      @other="other = $event"
+    />
+    <div v-if="$slots.default" class="flex gap-4"><slot /></div>
+  </template>
+</template>
