@@ -16,6 +16,9 @@ public record Job(String code, LocalDate from, LocalDate by) {
     /** The code of adding water to a ball. */
     public static final String TOP_UP = "TOP_UP";
 
+    /** The code of a severing that was settled on though no rule asks for it. */
+    public static final String SEVER = "SEVER";
+
     /** The code of tidying what the severing left on the mother. */
     public static final String TIDY_STUB = Work.TIDY_STUB.name();
 

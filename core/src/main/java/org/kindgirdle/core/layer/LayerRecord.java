@@ -14,6 +14,7 @@ import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.core.sever.Shelter;
 import org.kindgirdle.core.units.Require;
 
 /** One thing that happened to a layer. What a record holds is what was seen or done, never what was concluded. */
@@ -57,6 +58,23 @@ public sealed interface LayerRecord {
             hand = hand == null ? "" : hand;
             hormone = hormone == null ? "" : hormone;
         }
+
+        /** The same, wanted otherwise. */
+        Set as(Chosen chosen) {
+            return new Set(
+                    diameterMm,
+                    ringMm,
+                    wood,
+                    position,
+                    leavesBeyond,
+                    fromUnionMm,
+                    leanDeg,
+                    chosen.school(),
+                    chosen.specimen(),
+                    chosen.fruitToKeep(),
+                    hand,
+                    hormone);
+        }
     }
 
     /** @param fillPercent how much of the ball is rooted, 0 to 100 */
@@ -92,15 +110,56 @@ public sealed interface LayerRecord {
     }
 
     /**
+     * The day on which it is to be severed was settled on. It holds until it is severed or another day is settled on.
+     *
+     * @param cutOn the day; null to settle on none any more
+     */
+    record CutPlanned(@Nullable LocalDate cutOn) implements LayerRecord {}
+
+    /** What is wanted of it was thought over: it stands in place of what was said when it was set. */
+    record Chosen(School school, boolean specimen, boolean fruitToKeep) implements LayerRecord {
+        public Chosen {
+            Require.present("school", school);
+        }
+    }
+
+    /**
      * Cut off the mother, into a closed tent.
      *
      * @param leavesBefore leaves on it before any were taken
-     * @param leavesLeft leaves that were left
+     * @param leavesLeft leaves that were left, halved ones counted as one
+     * @param leavesHalved how many of those were cut in half
+     * @param leafCm2 area of one whole leaf; null for the one of its species' profile
+     * @param shelter where it went; null if nobody said
+     * @param fruitLeft whether a few flowers or fruit were left on, to hold back top growth
      */
-    record Severed(int leavesBefore, int leavesLeft) implements LayerRecord {
+    record Severed(
+            int leavesBefore,
+            int leavesLeft,
+            @Nullable Integer leavesHalved,
+            @Nullable Double leafCm2,
+            @Nullable Shelter shelter,
+            @Nullable Boolean fruitLeft)
+            implements LayerRecord {
         public Severed {
             Require.within("leavesBefore", leavesBefore, 0, 5000);
             Require.within("leavesLeft", leavesLeft, 0, leavesBefore);
+            // records older than these questions have no answer to them
+            leavesHalved = leavesHalved == null ? 0 : leavesHalved;
+            Require.within("leavesHalved", leavesHalved, 0, leavesLeft);
+            fruitLeft = fruitLeft != null && fruitLeft;
+            if (leafCm2 != null) {
+                Require.within("leafCm2", leafCm2, 0.1, 20_000);
+            }
+        }
+
+        public Severed(int leavesBefore, int leavesLeft) {
+            this(leavesBefore, leavesLeft, 0, null, null, false);
+        }
+
+        /** Whole leaves that draw as much as what was left, halved ones as half. */
+        public double leavesDrawing() {
+            return leavesLeft - (leavesHalved == null ? 0 : leavesHalved) / 2.0;
         }
     }
 
@@ -109,13 +168,34 @@ public sealed interface LayerRecord {
      *
      * @param potMl volume of the pot; 0 for straight into the ground
      * @param ladder the way that it is to go; null for the one that its medium asks
+     * @param pot which of the house's pots; empty if nobody said
+     * @param oldMedium what became of the ball; null if nobody said
+     * @param circlingTrimmed whether roots that circled were cut
      */
     record Potted(
-            FirstMedium medium, double potMl, @Nullable Ladder ladder) implements LayerRecord {
+            FirstMedium medium,
+            double potMl,
+            @Nullable Ladder ladder,
+            @Nullable String pot,
+            @Nullable OldMedium oldMedium,
+            @Nullable Boolean circlingTrimmed)
+            implements LayerRecord {
         public Potted {
             Require.present("medium", medium);
             Require.within("potMl", potMl, 0, 500_000);
+            pot = pot == null ? "" : pot;
+            circlingTrimmed = circlingTrimmed != null && circlingTrimmed;
         }
+
+        public Potted(FirstMedium medium, double potMl, @Nullable Ladder ladder) {
+            this(medium, potMl, ladder, "", null, false);
+        }
+    }
+
+    /** What becomes of the ball when it is potted: growers disagree. */
+    enum OldMedium {
+        LEFT_ON,
+        TEASED_OUT
     }
 
     /** Moved to a rung of the ladder, up or back. */
@@ -132,10 +212,20 @@ public sealed interface LayerRecord {
         }
     }
 
-    /** Its life in the nursery is over, and it lives. */
-    record Released(Destination destination) implements LayerRecord {
+    /**
+     * Its life in the nursery is over, and it lives.
+     *
+     * @param buriedNodes how many nodes of the stem went under the ground; 0 unless it was planted out
+     */
+    record Released(Destination destination, @Nullable Integer buriedNodes) implements LayerRecord {
         public Released {
             Require.present("destination", destination);
+            buriedNodes = buriedNodes == null ? 0 : buriedNodes;
+            Require.within("buriedNodes", buriedNodes, 0, 20);
+        }
+
+        public Released(Destination destination) {
+            this(destination, 0);
         }
     }
 

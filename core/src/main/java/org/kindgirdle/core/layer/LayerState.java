@@ -14,6 +14,7 @@ import org.kindgirdle.core.look.Sectors;
 /**
  * What the journal of a layer says, with no weather and no rule in it yet.
  *
+ * @param set as it was set, with what was wanted otherwise since
  * @param ringedOn the last ring
  * @param looks since the last ring, oldest first
  * @param conditions found and not yet mended
@@ -21,6 +22,7 @@ import org.kindgirdle.core.look.Sectors;
  * @param wateredOn the day the ball was last wet through
  * @param stubTidied whether the mother was seen to after the severing
  * @param deferred what was put off with nothing recorded since; null if nothing is
+ * @param cutPlannedOn the day on which it is to be severed; null if none was settled on
  * @param plant after severance; null before it
  * @param lastOn the day of the newest record
  * @param conflicts events that could not be applied, with the reason
@@ -44,6 +46,7 @@ public record LayerState(
         @Nullable WorkOn lastDecision,
         boolean stubTidied,
         @Nullable DeferredOn deferred,
+        @Nullable LocalDate cutPlannedOn,
         @Nullable PlantState plant,
         @Nullable LossCause lossCause,
         LocalDate lastOn,

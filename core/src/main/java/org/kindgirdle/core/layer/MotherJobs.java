@@ -53,6 +53,10 @@ final class MotherJobs {
         if (later) {
             jobs.add(look());
         }
+        LocalDate cutOn = state.cutPlannedOn();
+        if (cutOn != null && !decided.isSevering()) {
+            jobs.add(new Job(Job.SEVER, cutOn, cutOn));
+        }
         for (AlsoDo also : alsoDo) {
             int wait = also == AlsoDo.COVER_NOW ? 0 : days(MAY_WAIT_DAYS);
             LocalDate from = also == AlsoDo.COVER_NOW ? today : state.lastOn();
@@ -70,6 +74,11 @@ final class MotherJobs {
 
     private Job step(NextStep step) {
         LocalDate found = state.lastOn();
+        LocalDate cutOn = state.cutPlannedOn();
+        // what is off its mother already can't wait for a day
+        if (cutOn != null && step.isSevering() && step != NextStep.RESCUE) {
+            return new Job(step.name(), cutOn, cutOn);
+        }
         return switch (step) {
             case WAIT, HOLD_FRUIT, HOLD_SPRING, HOLD_DORMANT -> look();
             case CARRY_OVER, PROTECT -> decided(step) ? look() : new Job(step.name(), coldFrom(), coldBy());

@@ -20,6 +20,8 @@ import org.kindgirdle.core.pot.FirstMedium;
 public final class Replay {
 
     private @Nullable LayerEvent setEvent;
+    private LayerRecord.@Nullable Chosen chosen;
+    private @Nullable LocalDate cutPlannedOn;
     private LayerPhase phase = LayerPhase.ON_MOTHER;
     private double ringMm;
     private LocalDate ringedOn = LocalDate.MIN;
@@ -100,6 +102,14 @@ public final class Replay {
             deferred = new LayerState.DeferredOn(on, later);
             return;
         }
+        if (what instanceof LayerRecord.CutPlanned plan) {
+            cutPlannedOn = plan.cutOn();
+            return;
+        }
+        if (what instanceof LayerRecord.Chosen choice) {
+            chosen = choice;
+            return;
+        }
         if (!(what instanceof LayerRecord.Noted)) {
             deferred = null;
         }
@@ -120,6 +130,7 @@ public final class Replay {
         } else if (what instanceof LayerRecord.Severed) {
             phase = LayerPhase.SEVERED;
             severedOn = on;
+            cutPlannedOn = null;
             rung = Rung.TENT;
             rungSince = on;
         } else if (what instanceof LayerRecord.Potted potted) {
@@ -236,7 +247,7 @@ public final class Replay {
                 : new PlantState(severedOn, phase != LayerPhase.SEVERED, mossSince, ladder, rung, rungSince, seen);
         return new LayerState(
                 phase,
-                set,
+                chosen == null ? set : set.as(chosen),
                 setEvent.on(),
                 ringMm,
                 ringedOn,
@@ -253,6 +264,7 @@ public final class Replay {
                 lastDecision,
                 stubTidied,
                 deferred,
+                cutPlannedOn,
                 plant,
                 lossCause,
                 lastOn,

@@ -21,8 +21,14 @@ public final class RoundMinutes {
                 switch (job) {
                     case "LOOK", "LOOK_NOW" -> LOOK;
                     case "TOP_UP" -> TOP_UP;
-                    case "SEVER_SOON", "SEVER_TO_COVER", "SEVER_DORMANT", "SEVER_NOW", "GAMBLE", "RESCUE", "POT_UP" ->
-                        SEVER;
+                    case "SEVER",
+                            "SEVER_SOON",
+                            "SEVER_TO_COVER",
+                            "SEVER_DORMANT",
+                            "SEVER_NOW",
+                            "GAMBLE",
+                            "RESCUE",
+                            "POT_UP" -> SEVER;
                     case "RERING" -> SET_RING;
                     case "REWRAP", "RESCORE", "CLEAN_OUT", "UPSIZE" -> REWRAP;
                     default -> OTHER;

@@ -18,6 +18,7 @@ import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.pot.FirstMedium;
 
 class ProjectorTest {
@@ -289,6 +290,56 @@ class ProjectorTest {
         assertThat(early.asOf(JULY).state().conflicts())
                 .extracting(LayerState.Conflict::reason)
                 .containsExactly(LayerState.Reason.NOT_SEVERED);
+    }
+
+    @Test
+    void a_cut_that_was_planned_is_the_job_of_its_day_whether_or_not_a_rule_asks_for_it() {
+        Carrow full = new Carrow().set().look(JULY, RootStage.FILLED, 3);
+        full.on(JULY, new LayerRecord.CutPlanned(JULY.plusDays(4)));
+        assertThat(full.asOf(JULY).jobs())
+                .contains(new Job("SEVER_NOW", JULY.plusDays(4), JULY.plusDays(4)))
+                .extracting(Job::code)
+                .contains(Job.LOOK);
+        assertThat(full.asOf(JULY.plusDays(6)).nextJob())
+                .isEqualTo(new Job("SEVER_NOW", JULY.plusDays(4), JULY.plusDays(4)));
+        full.on(JULY, new LayerRecord.CutPlanned(null));
+        assertThat(Objects.requireNonNull(full.asOf(JULY).nextJob()).from()).isEqualTo(JULY);
+
+        Carrow early = new Carrow().set().look(JULY, RootStage.ROOTED, 2);
+        early.on(JULY, new LayerRecord.CutPlanned(JULY.plusDays(4)));
+        assertThat(early.asOf(JULY).jobs()).contains(new Job(Job.SEVER, JULY.plusDays(4), JULY.plusDays(4)));
+        early.on(JULY.plusDays(4), new LayerRecord.Severed(12, 6));
+        assertThat(early.asOf(JULY.plusDays(4)).state().cutPlannedOn()).isNull();
+    }
+
+    @Test
+    void what_is_wanted_of_it_can_be_thought_over() {
+        Carrow full = new Carrow().set().look(JULY, RootStage.FILLED, 3);
+        full.on(JULY, new LayerRecord.Chosen(School.SPRING, false, false));
+        assertThat(step(full.asOf(JULY))).isEqualTo(NextStep.HOLD_SPRING);
+        full.on(JULY, new LayerRecord.Chosen(School.IN_LEAF, false, true));
+        assertThat(step(full.asOf(JULY))).isEqualTo(NextStep.HOLD_FRUIT);
+    }
+
+    @Test
+    void what_speaks_for_and_against_a_cut_follows_the_season() {
+        Carrow full = new Carrow().set().look(JULY, RootStage.FILLED, 3);
+        assertThat(points(full, JULY)).contains("+FULL", "+ROOM_TO_ESTABLISH").noneMatch(one -> one.startsWith("-"));
+        LocalDate october = LocalDate.of(2026, 10, 1);
+        full.on(october, new LayerRecord.ToppedUp(50));
+        assertThat(points(full, october)).contains("+FULL", "+COVER_AT_HAND", "-TOO_NEAR_FROST", "-STANDS_THE_WINTER");
+        Carrow rooted = new Carrow().set().look(JULY, RootStage.ROOTED, 1);
+        assertThat(points(rooted, JULY)).contains("-NOT_FULL");
+        LayerContext context = Carrow.context(Carrow.QUINCE);
+        assertThat(SeverPoint.isToBeDecidedOn(rooted.asOf(JULY), context, JULY)).isTrue();
+        assertThat(SeverPoint.isToBeDecidedOn(new Carrow().set().asOf(JULY), context, JULY))
+                .isFalse();
+    }
+
+    private static List<String> points(Carrow layer, LocalDate on) {
+        return SeverPoint.of(layer.asOf(on), Carrow.context(Carrow.QUINCE), on).stream()
+                .map(point -> (point.speaksFor() ? "+" : "-") + point.kind())
+                .toList();
     }
 
     private static NextStep step(LayerProjection layer) {

@@ -10,6 +10,8 @@ public enum RecordKind {
     TOPPED_UP(LayerRecord.ToppedUp.class),
     RERUNG(LayerRecord.Rerung.class),
     TENDED(LayerRecord.Tended.class),
+    CHOSEN(LayerRecord.Chosen.class),
+    CUT_PLANNED(LayerRecord.CutPlanned.class),
     SEVERED(LayerRecord.Severed.class),
     POTTED(LayerRecord.Potted.class),
     MOVED(LayerRecord.Moved.class),

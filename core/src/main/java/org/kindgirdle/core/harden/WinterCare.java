@@ -1,0 +1,69 @@
+package org.kindgirdle.core.harden;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.DaysOfYear;
+import org.kindgirdle.core.growth.Hardiness;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.house.HouseRules;
+
+/**
+ * What a young plant needs for the winter where it stands.
+ *
+ * @param by the day before which it is to have it: the early first frost, or the first one in the forecast; today in
+ *     the frosts
+ * @param forecast whether that day comes from the forecast
+ * @param barelyMoist whether it is without leaves by then, and rots in a wet pot
+ */
+public record WinterCare(Need need, LocalDate by, boolean forecast, boolean barelyMoist) {
+
+    /** How far ahead a frost of the forecast counts, days. */
+    private static final int FORECAST_DAYS = 14;
+
+    private static final double FREEZING_C = 0;
+
+    /** What it needs. */
+    public enum Need {
+        /** a roof that keeps wind and wet off; some frost does no harm */
+        COVER,
+        /** its roots die at what this place's winter brings */
+        FROST_FREE
+    }
+
+    /** Empty where no frost comes, and for what stands hardened in the open and bears the winter. */
+    public static Optional<WinterCare> of(
+            HouseRules rules,
+            PlantState plant,
+            PlaceClimate climate,
+            SpeciesProfile species,
+            @Nullable DaysOfYear leafless,
+            LocalDate today) {
+        FrostCalendar frosts = climate.frosts().orElse(null);
+        if (frosts == null) {
+            return Optional.empty();
+        }
+        // in a pot the roots have no more round them than in a ball: those of a first winter count as young
+        boolean hardy = Hardiness.isHardy(rules, climate, species, RootStage.FILLED);
+        if (hardy && plant.rung() == Rung.OPEN) {
+            return Optional.empty();
+        }
+        LocalDate ahead = forecastFrost(climate, today);
+        LocalDate by = ahead != null ? ahead : frosts.isFrostSeason(today) ? today : frosts.nextFirstEarly(today);
+        boolean bare = leafless != null && leafless.includes(by);
+        return Optional.of(new WinterCare(hardy ? Need.COVER : Need.FROST_FREE, by, ahead != null, bare));
+    }
+
+    private static @Nullable LocalDate forecastFrost(PlaceClimate climate, LocalDate today) {
+        for (int ahead = 0; ahead < FORECAST_DAYS; ahead++) {
+            LocalDate day = today.plusDays(ahead);
+            if (!climate.isNormal(day) && climate.on(day).minC() < FREEZING_C) {
+                return day;
+            }
+        }
+        return null;
+    }
+}
