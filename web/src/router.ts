@@ -49,6 +49,30 @@ export const router = createRouter({
       meta: { title: 'Trial', under: 'bench' },
     },
     {
+      path: '/shed',
+      name: 'shed',
+      component: () => import('./shed/Shed.vue'),
+      meta: { title: 'Potting shed' },
+    },
+    {
+      path: '/shed/pot',
+      name: 'potting',
+      component: () => import('./shed/Potting.vue'),
+      meta: { title: 'Pot', under: 'shed' },
+    },
+    {
+      path: '/shed/ladder',
+      name: 'ladder',
+      component: () => import('./shed/LadderPage.vue'),
+      meta: { title: 'The ladder', under: 'shed' },
+    },
+    {
+      path: '/layers/:code/papers',
+      name: 'passport',
+      component: () => import('./shed/Passport.vue'),
+      meta: { title: 'Papers', under: 'layers' },
+    },
+    {
       path: '/layers',
       name: 'layers',
       component: () => import('./layers/Layers.vue'),

@@ -2,6 +2,7 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
@@ -31,8 +32,12 @@ const rules = useQuery({
   queryKey: ['house-rules'],
   queryFn: () => api<Schemas['RulesView']>('GET', '/house-rules'),
 })
-const edits = ref<Record<string, string>>({})
-const search = ref('')
+// a page that found another figure leads here with it typed in
+const asked = useRoute().query
+const edits = ref<Record<string, string>>(
+  asked.rule && asked.value ? { [String(asked.rule)]: String(asked.value) } : {},
+)
+const search = ref(String(asked.rule ?? ''))
 const moves = ref<Schemas['Moves'] | null>(null)
 const { saving, problem, send, error } = useCommand<unknown>()
 

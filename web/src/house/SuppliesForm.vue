@@ -60,6 +60,22 @@ const hormones = ref(
     expiresOn: one.expiresOn ?? '',
   })),
 )
+const pots = ref(
+  props.supplies.pots.map((one) => ({
+    name: one.name,
+    across: typed(one.diameterMm, 'length', units),
+    deep: typed(one.depthMm, 'length', units),
+    volume: typed(one.volumeMl, 'volume', units),
+    mass: typed(one.massG, 'mass', units),
+  })),
+)
+const potting = ref(
+  props.supplies.pottingMix.ingredients.map((one) => ({
+    name: one.name,
+    parts: String(one.parts),
+    swelling: String(one.swelling),
+  })),
+)
 const KINDS = WRAPS.filter(([code]) => ['SLIT_BAG', 'VENTED_BAG', 'HINGED_POD', 'SPLIT_POT'].includes(code))
 const FORMS: [string, string][] = [
   ['POWDER', 'Powder'],
@@ -106,6 +122,23 @@ async function save(): Promise<void> {
       lot: one.lot.trim(),
       expiresOn: one.expiresOn || null,
     })),
+    pots: pots.value.map((one) => ({
+      name: one.name.trim(),
+      diameterMm: toSend(one.across, 'length', units),
+      depthMm: toSend(one.deep, 'length', units),
+      volumeMl: toSend(one.volume, 'volume', units),
+      massG: toSend(one.mass, 'mass', units),
+    })),
+    pottingMix: {
+      ingredients: potting.value
+        .filter((one) => one.name.trim())
+        .map((one) => ({
+          name: one.name.trim(),
+          parts: number(one.parts),
+          swelling: number(one.swelling),
+        })),
+      additives: props.supplies.pottingMix.additives,
+    },
     version: version.value,
   })
   if (saved) emit('saved')
@@ -235,6 +268,88 @@ async function mineCounts(): Promise<void> {
         "
       >
         One more container
+      </button>
+    </fieldset>
+    <fieldset>
+      <legend class="font-bold">Pots for severed plants</legend>
+      <div
+        v-for="(one, index) in pots"
+        :key="index"
+        class="mt-3 grid items-start gap-4 sm:grid-cols-2 lg:grid-cols-[2fr_1fr_1fr_1fr_1fr_auto]"
+      >
+        <Field v-model="one.name" label="Pot" :error="error(`pots[${index}].name`)" />
+        <Field
+          v-model="one.across"
+          label="Across its rim"
+          :unit="unitOf('length', units)"
+          :error="error(`pots[${index}].diameterMm`)"
+        />
+        <Field
+          v-model="one.deep"
+          label="Deep"
+          :unit="unitOf('length', units)"
+          :error="error(`pots[${index}].depthMm`)"
+        />
+        <Field
+          v-model="one.volume"
+          label="Holds"
+          :unit="unitOf('volume', units)"
+          :error="error(`pots[${index}].volumeMl`)"
+        />
+        <Field
+          v-model="one.mass"
+          label="Weighs"
+          :unit="unitOf('mass', units)"
+          :error="error(`pots[${index}].massG`)"
+        />
+        <button type="button" class="link min-h-12 lg:mt-6" @click="pots.splice(index, 1)">
+          Take it out
+        </button>
+      </div>
+      <button
+        type="button"
+        class="link mt-2 min-h-10"
+        @click="pots.push({ name: '', across: '', deep: '', volume: '', mass: '' })"
+      >
+        One more pot
+      </button>
+    </fieldset>
+    <fieldset>
+      <legend class="font-bold">The light mix that pots are filled up with</legend>
+      <div
+        v-for="(one, index) in potting"
+        :key="index"
+        class="mt-3 grid items-start gap-4 sm:grid-cols-[2fr_1fr_1fr_auto]"
+      >
+        <Field v-model="one.name" label="Ingredient" />
+        <Field
+          v-model="one.parts"
+          label="Parts"
+          inputmode="decimal"
+          :error="error(`pottingMix.ingredients[${index}].parts`)"
+        />
+        <Field
+          v-model="one.swelling"
+          label="Swells"
+          hint="Wet litres from a dry one"
+          inputmode="decimal"
+          :error="error(`pottingMix.ingredients[${index}].swelling`)"
+        />
+        <button
+          v-if="potting.length > 1"
+          type="button"
+          class="link min-h-12 sm:mt-6"
+          @click="potting.splice(index, 1)"
+        >
+          Take it out
+        </button>
+      </div>
+      <button
+        type="button"
+        class="link mt-2 min-h-10"
+        @click="potting.push({ name: '', parts: '1', swelling: '1' })"
+      >
+        One more ingredient
       </button>
     </fieldset>
     <fieldset>

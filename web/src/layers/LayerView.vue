@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { dayText, daysBetween } from '@/shared/dates'
 import type { Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
@@ -22,7 +23,8 @@ const props = defineProps<{ code: string }>()
 const session = useSession()
 const { layer, loadError, reload, saving, problem, record, undo } = useLayer(props.code)
 const showWhy = ref(false)
-const other = ref<string>('')
+/** the shed's lists lead to the form that they speak of */
+const other = ref(session.mayRecord ? String(useRoute().query.do ?? '') : '')
 /** a look that is being corrected: the new record stands in its place, at its time */
 const wrong = ref<Schemas['RecordView'] | null>(null)
 const asLook = (one: Schemas['RecordView']) =>

@@ -6,6 +6,7 @@ import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
+import SeverForm from '@/shed/SeverForm.vue'
 import { CAUSES, COVERS, WORKS } from '@/shared/words'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from './useLayer'
@@ -50,7 +51,15 @@ const details = computed<Record<string, unknown>>(() => {
 </script>
 
 <template>
-  <form class="panel grid gap-4" @submit.prevent="emit('keep', { kind, details, note: note.trim() })">
+  <SeverForm
+    v-if="kind === 'SEVERED' && !['JAR', 'CUTTING'].includes(layer.recipe.method)"
+    :layer="layer"
+    :saving="saving"
+    :problem="problem"
+    @keep="emit('keep', $event)"
+    @close="emit('close')"
+  />
+  <form v-else class="panel grid gap-4" @submit.prevent="emit('keep', { kind, details, note: note.trim() })">
     <h2 class="text-lg">{{ titles[kind] }}</h2>
     <Field
       v-if="kind === 'TOPPED_UP'"
@@ -77,10 +86,6 @@ const details = computed<Record<string, unknown>>(() => {
       <Choice v-if="work === 'COVER'" v-model="cover" label="New cover" :options="COVERS" />
     </template>
     <template v-if="kind === 'SEVERED'">
-      <p>
-        In the morning, below the ball, with a clean blade; water the ball the day before. It goes into a
-        closed tent.
-      </p>
       <div class="grid gap-4 sm:grid-cols-2">
         <Field
           v-model="leavesBefore"

@@ -11,6 +11,7 @@ import {
   KINDS,
   POSITIONS,
   RUNGS,
+  SHELTERS,
   SIGNS,
   STAGE_WORDS,
   WORKS,
@@ -42,17 +43,32 @@ function sentence(one: Schemas['RecordView']): string {
         word(WORKS, String(d.work)) + (d.cover ? ` (${word(COVERS, String(d.cover)).toLowerCase()})` : '')
       )
     case 'SEVERED':
-      return `${d.leavesLeft} of ${d.leavesBefore} leaves left on`
+      return (
+        `${d.leavesLeft} of ${d.leavesBefore} leaves left on` +
+        (d.leavesHalved ? `, ${d.leavesHalved} of them halved` : '') +
+        (d.shelter ? `, into ${word(SHELTERS, String(d.shelter)).toLowerCase()}` : '') +
+        (d.fruitLeft ? ', a few fruit left on' : '')
+      )
+    case 'CUT_PLANNED':
+      return d.cutOn ? `for ${dayText(String(d.cutOn), props.layer.asOf)}` : 'no day any more'
+    case 'CHOSEN':
+      return (
+        ({ IN_LEAF: 'in leaf', DORMANT: 'after leaf fall', SPRING: 'in spring' }[String(d.school)] ?? '') +
+        (d.fruitToKeep ? ', fruit to be kept' : '')
+      )
     case 'POTTED':
       return (
-        {
+        ({
           LIGHT_MIX: 'light mix',
           MOSS_STAGE: 'moss in a tray',
           GROUND: 'straight into the ground',
           GARDEN_SOIL: 'garden soil',
           HEAVY_COMPOST: 'heavy compost',
           PEAT_AND_BARK: 'raw peat and bark',
-        }[String(d.medium)] ?? ''
+        }[String(d.medium)] ?? '') +
+        (d.pot ? `, ${d.pot}` : '') +
+        (d.oldMedium === 'TEASED_OUT' ? ', old medium teased out' : '') +
+        (d.circlingTrimmed ? ', circling roots trimmed' : '')
       )
     case 'MOVED':
       return `to ${word(RUNGS, String(d.rung)).toLowerCase()}`

@@ -16,6 +16,7 @@ export const FILTERS = [
   'late',
   'batch',
   'motherId',
+  'line',
 ] as const
 export type Filter = (typeof FILTERS)[number]
 

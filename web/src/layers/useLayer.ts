@@ -49,6 +49,7 @@ export function useLayer(code: string): {
       void queries.invalidateQueries({ queryKey: ['round'] })
       void queries.invalidateQueries({ queryKey: ['layers'] })
       void queries.invalidateQueries({ queryKey: ['mothers'] })
+      void queries.invalidateQueries({ queryKey: ['shed'] })
       if (answer.recorded.conflict)
         toast('Kept, but it does not fit what was recorded before: see the records.')
       else if (!quietly) toast(`${KINDS[what.kind]}: kept.`, { label: 'Undo', run: () => void undo(id) })

@@ -28,6 +28,7 @@ const nodes = [
   { name: 'stock', label: 'Stock' },
   { name: 'bench', label: 'Bench' },
   { name: 'round', label: 'Round' },
+  { name: 'shed', label: 'Shed' },
   { name: 'layers', label: 'Layers' },
   { name: 'house', label: 'House' },
 ]

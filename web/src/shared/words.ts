@@ -201,6 +201,13 @@ export const RUNGS: [string, string][] = [
   ['OPEN', 'Open'],
 ]
 
+export const SHELTERS: [string, string][] = [
+  ['MIST_TENT', 'Closed tent or mist'],
+  ['TUNNEL_SHADE', 'Shaded tunnel'],
+  ['OPEN_SHADE', 'Open shade'],
+  ['OPEN_SUN', 'Open sun'],
+]
+
 export const SIGNS: [string, string][] = [
   ['TURGID', 'Stands well'],
   ['DROOP', 'Droops'],
@@ -227,6 +234,7 @@ export const JOBS: [string, string][] = [
   ['PROTECT', 'Protect'],
   ['CARRY_OVER', 'Carry over'],
   ['GAMBLE', 'Sever on few roots'],
+  ['SEVER', 'Sever, as planned'],
   ['SEVER_NOW', 'Sever'],
   ['SEVER_SOON', 'Sever soon'],
   ['SEVER_TO_COVER', 'Sever to cover'],
@@ -265,6 +273,8 @@ export const KINDS: Record<string, string> = {
   TOPPED_UP: 'Topped up',
   RERUNG: 'Ringed again',
   TENDED: 'Work done',
+  CHOSEN: 'Thought over',
+  CUT_PLANNED: 'Cut planned',
   SEVERED: 'Severed',
   POTTED: 'Potted up',
   MOVED: 'Moved',
@@ -284,6 +294,8 @@ export const DEEDS: Record<string, string> = {
   TOPPED_UP: 'topped up',
   RERUNG: 'ringed again',
   TENDED: 'worked on',
+  CHOSEN: 'thought over',
+  CUT_PLANNED: 'planned the cut of',
   SEVERED: 'severed',
   POTTED: 'potted up',
   MOVED: 'moved',

@@ -13,6 +13,7 @@ import LimbPicture from './LimbPicture.vue'
 import LimbTable from './LimbTable.vue'
 import MotherChange, { type Change } from './MotherChange.vue'
 import MotherForm from './MotherForm.vue'
+import Pedigree from './Pedigree.vue'
 import MotherHistory from './MotherHistory.vue'
 import TakenTable from './TakenTable.vue'
 import { useMother } from './useMother'
@@ -187,6 +188,7 @@ async function done(): Promise<void> {
       <TakenTable :taken="page.taken" :code="mother.code" />
       <MotherHistory :history="page.history" />
     </div>
+    <Pedigree class="mt-8" :mother-id="Number(id)" />
     <p class="eyebrow mt-6">As of {{ dayText(session.today, '') }}.</p>
   </template>
 </template>

@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ladder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/layer-cards": {
         parameters: {
             query?: never;
@@ -212,6 +228,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/layers/{code}/leaf-balance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["balance"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/layers/{code}/mother": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["raise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/layers/{code}/passport": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["passport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/layers/{code}/passport-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["passportSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/layers/{code}/photos": {
         parameters: {
             query?: never;
@@ -244,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/layers/{code}/pot-advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["advice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/layers/{code}/records": {
         parameters: {
             query?: never;
@@ -254,6 +350,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/layers/{code}/release-test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["test"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -420,6 +532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/mothers/{motherId}/pedigree": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pedigree"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/mothers/{motherId}/relabelling": {
         parameters: {
             query?: never;
@@ -558,6 +686,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["drop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/potting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["potting"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -788,6 +932,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/severing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["severing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/shopping-lists/{day}": {
         parameters: {
             query?: never;
@@ -996,6 +1156,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/supply-figure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["supplyFigure"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/targets": {
         parameters: {
             query?: never;
@@ -1197,6 +1373,19 @@ export interface components {
             /** @enum {string} */
             tone: "CALM" | "ACT" | "URGENT" | "DONE";
         };
+        AheadDay: {
+            forbids: boolean;
+            /** Format: double */
+            maxC: number;
+            /** Format: double */
+            minC: number;
+            /** Format: date */
+            on: string;
+            said: string[];
+            weekday: string;
+            /** Format: double */
+            windMs: number;
+        };
         Also: {
             code: string;
             sentence: string;
@@ -1207,6 +1396,13 @@ export interface components {
             name: string;
             /** Format: double */
             wetLitres: number;
+        };
+        Ancestor: {
+            code: string;
+            layer: string;
+            /** Format: int64 */
+            motherId: number;
+            variety: string;
         };
         ArmView: {
             /** Format: int32 */
@@ -1367,6 +1563,12 @@ export interface components {
             /** @enum {string} */
             step: "WATER_THE_MOTHER" | "TRY_THE_BARK" | "CLEAN_BLADE" | "STRIP_LEAVES_UNDER_THE_BALL" | "TAKE_OFF_FRUIT_BEYOND" | "UPPER_CUT" | "LOWER_CUT" | "SLIT" | "PEEL" | "SCRAPE" | "ROUGHEN" | "PULL_ONE_LEAF" | "TIGHTEN_WIRE" | "DRESS_WITH_HORMONE" | "SQUEEZE_MEDIUM" | "SLIT_THE_BAG" | "WRAP_TIGHT" | "TIE" | "COVER" | "PROP" | "FOIL_ROUND_THE_STEM" | "LEAVE_TWO_NODES_BETWEEN" | "SPLIT_POT_ROUND_THE_STEM" | "KEEP_A_SHOOT_IN_THE_LIGHT" | "BEND_AND_PIN" | "BURY" | "CUT_OFF_WITH_THE_BALL" | "STAND_IN_WATER" | "CUT_THE_CUTTING" | "INSERT" | "TENT" | "LABEL";
         };
+        CheckView: {
+            /** @enum {string} */
+            condition: "POTTED" | "IN_THE_OPEN" | "DAYS_IN_THE_OPEN" | "NOT_DROOPING" | "ROOTS_AT_EDGE" | "NEW_GROWTH" | "NO_PESTS" | "FROST_FREE_DAYS";
+            passed: boolean;
+            sentence: string;
+        };
         ClockView: {
             /** Format: date */
             today: string;
@@ -1429,6 +1631,18 @@ export interface components {
             on: string;
             roundDay: boolean;
         };
+        DayBalance: {
+            /** Format: double */
+            maxC: number;
+            /** Format: date */
+            on: string;
+            said: string[];
+            shelters: components["schemas"]["InShelter"][];
+            /** Format: double */
+            vpdKpa: number;
+            weekday: string;
+            willDo: boolean;
+        };
         DayEdit: {
             /** Format: double */
             maxC: number;
@@ -1447,6 +1661,22 @@ export interface components {
             /** Format: double */
             minC: number;
         };
+        DayToSever: {
+            forecast: boolean;
+            /** Format: double */
+            maxC: number;
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            rank: number;
+            said: string[];
+            /** Format: double */
+            vpdKpa: number;
+            weekday: string;
+            willDo: boolean;
+            /** Format: double */
+            windMs: number;
+        };
         DayView: {
             /** @enum {string} */
             kind: "MEASURED" | "FORECAST" | "NORMAL";
@@ -1460,6 +1690,16 @@ export interface components {
             rainMm: number;
             /** Format: double */
             windMs: number;
+        };
+        Descent: {
+            children: components["schemas"]["Descent"][];
+            code: string;
+            layer: string;
+            /** Format: int32 */
+            layersSet: number;
+            /** Format: int64 */
+            motherId: number;
+            variety: string;
         };
         DoseView: {
             /** Format: double */
@@ -1565,6 +1805,18 @@ export interface components {
             /** Format: date */
             until: string;
         };
+        ForWinter: {
+            barelyMoist: boolean;
+            /** Format: date */
+            by: string;
+            code: string;
+            forecast: boolean;
+            /** @enum {string} */
+            need: "COVER" | "FROST_FREE";
+            place: string;
+            species: string;
+            variety: string;
+        };
         FreeStretch: {
             /** Format: double */
             fromTipMm: number;
@@ -1647,6 +1899,17 @@ export interface components {
             /** Format: double */
             ppm: number;
         };
+        HousePot: {
+            /** Format: double */
+            depthMm: number;
+            /** Format: double */
+            diameterMm: number;
+            /** Format: double */
+            massG: number;
+            name: string;
+            /** Format: double */
+            volumeMl: number;
+        };
         Imported: {
             /** Format: int32 */
             days: number;
@@ -1684,6 +1947,17 @@ export interface components {
             name: string;
             /** Format: double */
             wetL: number;
+        };
+        InShelter: {
+            /** Format: int32 */
+            carries: number;
+            /** Format: int32 */
+            halve: number;
+            /** Format: int32 */
+            remove: number;
+            sentence: string;
+            /** @enum {string} */
+            shelter: "OPEN_SUN" | "OPEN_SHADE" | "TUNNEL_SHADE" | "MIST_TENT";
         };
         JobOnRound: {
             alsoDo: string[];
@@ -1759,6 +2033,15 @@ export interface components {
             /** Format: double */
             topMm: number;
         };
+        LadderView: {
+            /** Format: date */
+            beforeFrost: string;
+            plants: components["schemas"]["OnLadder"][];
+            /** Format: date */
+            today: string;
+            weeks: components["schemas"]["PlaceAhead"][];
+            winter: components["schemas"]["ForWinter"][];
+        };
         LayerCard: {
             advice: components["schemas"]["Advice"];
             alsoDo: components["schemas"]["Also"][];
@@ -1802,7 +2085,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             /** Format: date-time */
             occurredAt: string;
             /** Format: int64 */
@@ -1893,6 +2176,27 @@ export interface components {
             /** Format: int32 */
             widestGapDeg: number;
         };
+        LeafBalanceView: {
+            /** Format: date */
+            bestOn: string;
+            cautions: string[];
+            days: components["schemas"]["DayBalance"][];
+            /** Format: double */
+            fillPercent: number;
+            first: string[];
+            /** Format: double */
+            leafCm2: number;
+            /** Format: int32 */
+            leaves: number;
+            /** Format: double */
+            mediumMl: number;
+            /** @enum {string} */
+            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
+            /** Format: double */
+            supplyCm2: number;
+            /** Format: double */
+            supplyCm2PerMl: number;
+        };
         LimbStand: {
             advice: string;
             /** Format: double */
@@ -1950,6 +2254,10 @@ export interface components {
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
+        Line: {
+            label: string;
+            text: string;
+        };
         ManyRecorded: {
             records: components["schemas"]["RecordedOn"][];
         };
@@ -1957,7 +2265,7 @@ export interface components {
             codes: string[];
             details: components["schemas"]["JsonNode"];
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note?: string;
             /** Format: date-time */
             occurredAt?: string;
@@ -2099,6 +2407,16 @@ export interface components {
         NewAddress: {
             replace: boolean;
         };
+        NewMotherRequest: {
+            code: string;
+            /** Format: int32 */
+            leafyShoots: number;
+            /** Format: int64 */
+            placeId: number;
+            reason: string;
+            /** @enum {string} */
+            rootRun: "GROUND" | "POT";
+        };
         NumbersQuery: {
             /** Format: date */
             by: string;
@@ -2148,6 +2466,39 @@ export interface components {
             /** Format: int64 */
             trialId: number;
         };
+        OnLadder: {
+            advice: components["schemas"]["Advice"];
+            code: string;
+            /** Format: int32 */
+            daysWanted: number;
+            /** Format: date */
+            from: string;
+            /** @enum {string} */
+            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY";
+            /** Format: date */
+            mossUntil: string;
+            mother: string;
+            /** @enum {string} */
+            phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
+            place: string;
+            /** Format: int64 */
+            placeId: number;
+            /** Format: int32 */
+            revision: number;
+            /** @enum {string} */
+            rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
+            seen: ("TURGID" | "DROOP" | "CURL" | "LEAF_DROP" | "MOULD" | "PESTS" | "NEW_GROWTH" | "ROOTS_AT_EDGE")[];
+            /** Format: date */
+            seenOn: string;
+            /** Format: date */
+            since: string;
+            species: string;
+            /** @enum {string} */
+            step: "POT_UP" | "POT_ON" | "STAY" | "STAY_DORMANT" | "STEP_UP" | "STEP_BACK" | "OPEN_AND_LOOK" | "RELEASE" | "HOLD_UNDER_COVER";
+            /** @enum {string} */
+            to: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
+            variety: string;
+        };
         Overlap: {
             /** Format: double */
             maxNewC: number;
@@ -2159,6 +2510,20 @@ export interface components {
             minNowC: number;
             /** Format: date */
             on: string;
+        };
+        Passport: {
+            code: string;
+            facts: components["schemas"]["Line"][];
+            history: components["schemas"]["Line"][];
+            inches: boolean;
+            small: string[];
+            title: string;
+        };
+        PedigreeView: {
+            ancestors: components["schemas"]["Ancestor"][];
+            /** Format: int32 */
+            generations: number;
+            self: components["schemas"]["Descent"];
         };
         PersonRequest: {
             fullName: string;
@@ -2191,6 +2556,12 @@ export interface components {
             /** Format: int32 */
             width: number;
         };
+        PlaceAhead: {
+            days: components["schemas"]["AheadDay"][];
+            place: string;
+            /** Format: int64 */
+            placeId: number;
+        };
         PlaceJobs: {
             jobs: components["schemas"]["JobOnRound"][];
             place: string;
@@ -2220,6 +2591,12 @@ export interface components {
             walkingOrder: number;
             /** Format: double */
             winterLowC: number;
+        };
+        PlaceWeek: {
+            days: components["schemas"]["DayToSever"][];
+            place: string;
+            /** Format: int64 */
+            placeId: number;
         };
         Planned: {
             batch: components["schemas"]["SetRequest"];
@@ -2256,6 +2633,58 @@ export interface components {
             /** Format: date */
             severedOn: string;
             stubTidied: boolean;
+        };
+        PotAdviceView: {
+            advice: string[];
+            /** Format: double */
+            ballDiameterMm: number;
+            /** Format: double */
+            ballLengthMm: number;
+            /** Format: double */
+            ballMl: number;
+            chosen: string;
+            /** @enum {string} */
+            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY";
+            /** Format: int32 */
+            leaves: number;
+            /** Format: double */
+            mustStandMs: number;
+            place: string;
+            /** Format: int64 */
+            placeId: number;
+            pots: components["schemas"]["PotView"][];
+            /** Format: double */
+            stemHeightMm: number;
+        };
+        PotsNeeded: {
+            /** Format: int32 */
+            count: number;
+            pot: string;
+        };
+        PottingView: {
+            /** Format: double */
+            litres: number;
+            mix: components["schemas"]["Amount"][];
+            plants: components["schemas"]["ToPot"][];
+            shelf: components["schemas"]["PotsNeeded"][];
+            /** Format: date */
+            today: string;
+            trays: components["schemas"]["Tray"][];
+        };
+        PotView: {
+            /** Format: double */
+            ballastKg: number;
+            /** Format: double */
+            fillMl: number;
+            fits: boolean;
+            /** Format: double */
+            massKg: number;
+            name: string;
+            stands: boolean;
+            /** Format: double */
+            tipsAtMs: number;
+            /** Format: double */
+            volumeMl: number;
         };
         Prices: {
             /** Format: double */
@@ -2302,6 +2731,10 @@ export interface components {
             on: string;
             /** Format: double */
             readyP: number;
+        };
+        Reason: {
+            sentence: string;
+            speaksFor: boolean;
         };
         Recipe: {
             /** Format: double */
@@ -2363,7 +2796,7 @@ export interface components {
             corrects?: string;
             details: components["schemas"]["JsonNode"];
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note?: string;
             /** Format: date-time */
             occurredAt?: string;
@@ -2379,7 +2812,7 @@ export interface components {
             id: string;
             inForce: boolean;
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note: string;
             /** Format: date-time */
             occurredAt: string;
@@ -2395,6 +2828,12 @@ export interface components {
             variety: string;
             /** Format: int64 */
             version: number;
+        };
+        ReleaseView: {
+            checks: components["schemas"]["CheckView"][];
+            code: string;
+            passed: boolean;
+            plantingOut: string[];
         };
         Remark: {
             key: string;
@@ -2622,6 +3061,12 @@ export interface components {
             /** @enum {string} */
             windowClass: "GOOD" | "RISKY" | "OVERWINTER" | "CLOSED";
         };
+        SeveringView: {
+            layers: components["schemas"]["ToSever"][];
+            /** Format: date */
+            today: string;
+            weeks: components["schemas"]["PlaceWeek"][];
+        };
         ShoppingListView: {
             additives: components["schemas"]["AdditiveView"][];
             batches: components["schemas"]["Planned"][];
@@ -2781,8 +3226,27 @@ export interface components {
             mixes: {
                 [key: string]: components["schemas"]["MediumMix"];
             };
+            pots: components["schemas"]["HousePot"][];
+            pottingMix: components["schemas"]["MediumMix"];
             /** Format: int64 */
             version: number;
+        };
+        SupplyView: {
+            /** Format: double */
+            cm2PerMl: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            learnedCm2PerMl: number;
+            /** Format: double */
+            low: number;
+            /** Format: int32 */
+            plants: number;
+            sentence: string;
+            /** Format: double */
+            shippedCm2PerMl: number;
+            /** Format: int32 */
+            wilted: number;
         };
         TargetEdit: {
             /** Format: date */
@@ -2832,6 +3296,66 @@ export interface components {
             version: number;
             /** Format: int32 */
             wanted: number;
+        };
+        ToPot: {
+            code: string;
+            /** Format: double */
+            fillMl: number;
+            mother: string;
+            place: string;
+            pot: string;
+            species: string;
+            variety: string;
+            /** @enum {string} */
+            why: "SEVERED" | "OUT_OF_MOSS" | "CUT_TODAY";
+        };
+        ToSever: {
+            /** Format: date */
+            by: string;
+            changed: string;
+            code: string;
+            /** Format: date */
+            cutOn: string;
+            /** Format: date */
+            driesOn: string;
+            /** Format: double */
+            fillPercent: number;
+            first: string[];
+            fruitToKeep: boolean;
+            /** @enum {string} */
+            group: "CUT" | "HELD" | "NEARLY";
+            headline: string;
+            /** Format: int32 */
+            leaves: number;
+            limb: string;
+            mother: string;
+            place: string;
+            /** Format: int64 */
+            placeId: number;
+            reasons: components["schemas"]["Reason"][];
+            /** @enum {string} */
+            school: "IN_LEAF" | "DORMANT" | "SPRING";
+            species: string;
+            specimen: boolean;
+            /** @enum {string} */
+            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
+            /** @enum {string} */
+            step: "LOST" | "RESCUE" | "SEVER_SOON" | "SEVER_TO_COVER" | "CLEAN_OUT" | "RERING" | "ABANDON" | "REWRAP" | "REWET" | "RELIEVE" | "LOOK_NOW" | "CUT_BRIDGE" | "GAMBLE" | "CARRY_OVER" | "PROTECT" | "WAIT" | "RESCORE" | "HOLD_SPRING" | "SEVER_DORMANT" | "HOLD_FRUIT" | "HOLD_DORMANT" | "SEVER_NOW";
+            variety: string;
+        };
+        Tray: {
+            code: string;
+            place: string;
+            /** Format: date */
+            since: string;
+            species: string;
+            /** Format: date */
+            until: string;
+            variety: string;
+            /** Format: double */
+            waterHighMm: number;
+            /** Format: double */
+            waterLowMm: number;
         };
         TrialEdit: {
             name: string;
@@ -3268,6 +3792,35 @@ export interface operations {
             };
         };
     };
+    ladder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     cards: {
         parameters: {
             query: {
@@ -3374,6 +3927,7 @@ export interface operations {
                 job?: string | null;
                 late?: boolean | null;
                 limit?: number | null;
+                line?: number | null;
                 motherId?: number | null;
                 phase?: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN" | null;
                 placeId?: number | null;
@@ -3427,6 +3981,139 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LayerPage"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    balance: {
+        parameters: {
+            query?: {
+                leafCm2?: number;
+                leaves?: number;
+            };
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeafBalanceView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    raise: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewMotherRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MotherView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    passport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Passport"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    passportSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             /** @description A refusal, explained */
@@ -3543,6 +4230,41 @@ export interface operations {
             };
         };
     };
+    advice: {
+        parameters: {
+            query?: {
+                leaves?: number;
+                placeId?: number;
+                stemHeightMm?: number;
+            };
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PotAdviceView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     add_3: {
         parameters: {
             query?: never;
@@ -3567,6 +4289,37 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RecordAnswer"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    test: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReleaseView"];
                 };
             };
             /** @description A refusal, explained */
@@ -4098,6 +4851,37 @@ export interface operations {
             };
         };
     };
+    pedigree: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                motherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PedigreeView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     relabel: {
         parameters: {
             query?: never;
@@ -4493,6 +5277,35 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Planned"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    potting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PottingView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5095,6 +5908,35 @@ export interface operations {
             };
         };
     };
+    severing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SeveringView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list: {
         parameters: {
             query?: never;
@@ -5631,6 +6473,35 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SuppliesView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    supplyFigure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SupplyView"];
                 };
             };
             /** @description A refusal, explained */

@@ -112,7 +112,8 @@ final class Nursery {
                                 Phenology.leafless(HouseRules.SHIPPED, climate, MEDLAR)
                                         .orElse(null),
                                 LocalDate.of(2026, 1, 1),
-                                LocalDate.of(2028, 12, 31))));
+                                LocalDate.of(2028, 12, 31))),
+                climate);
     }
 
     static List<List<LayerEvent>> journals(int layers) {

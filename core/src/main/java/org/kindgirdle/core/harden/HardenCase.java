@@ -20,7 +20,6 @@ record HardenCase(
 
     private static final Rule CALM_DAYS = Rule.of("harden.calm");
     private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
-    private static final Rule TRAY_LEAST_DAYS = Rule.of("tray.least");
     private static final Rule TRAY_MOST_DAYS = Rule.of("tray.most");
 
     boolean hasWilted() {
@@ -44,12 +43,7 @@ record HardenCase(
     /** The moss is used up, or it is full of roots and has stood long enough to be. */
     boolean hasOutgrownMoss() {
         LocalDate since = plant.mossSince();
-        return since != null && !today.isBefore(mossEnd(since));
-    }
-
-    private LocalDate mossEnd(LocalDate since) {
-        boolean full = plant.everShowed(PlantSign.ROOTS_AT_EDGE);
-        return since.plusDays(rules.count(full ? TRAY_LEAST_DAYS : TRAY_MOST_DAYS));
+        return since != null && !today.isBefore(MossTray.of(rules, plant).until());
     }
 
     /** From when days on this rung count: those of dormancy do not, for the ladder begins with the leaves. */

@@ -58,6 +58,42 @@ public final class ComingSteps {
         return Optional.empty();
     }
 
+    /**
+     * What time alone has made of the step since the last record.
+     *
+     * @param on the first day of the step as it is now
+     * @param before what it was until then
+     */
+    public record ChangedStep(LocalDate on, NextStep before) {}
+
+    /**
+     * When the step became what it is, with nothing recorded meanwhile; empty if it has been so since the last record,
+     * or the layer is off its mother. A step that came and went and came again counts from one of its comings.
+     */
+    public static Optional<ChangedStep> changed(LayerState state, LayerContext context, LocalDate today) {
+        if (state.phase() != LayerPhase.ON_MOTHER || !state.lastOn().isBefore(today)) {
+            return Optional.empty();
+        }
+        NextStep now = step(state, context, today).step();
+        LocalDate other = state.lastOn();
+        NextStep before = step(state, context, other).step();
+        if (before == now) {
+            return Optional.empty();
+        }
+        LocalDate same = today;
+        while (other.plusDays(1).isBefore(same)) {
+            LocalDate middle = other.plusDays((same.toEpochDay() - other.toEpochDay()) / 2);
+            NextStep then = step(state, context, middle).step();
+            if (then == now) {
+                same = middle;
+            } else {
+                other = middle;
+                before = then;
+            }
+        }
+        return Optional.of(new ChangedStep(same, before));
+    }
+
     /** All single inputs that would change the step, with their earliest day; empty if the layer is off its mother. */
     public static List<Change> changes(LayerState state, LayerContext context, LocalDate today) {
         if (state.phase() != LayerPhase.ON_MOTHER) {

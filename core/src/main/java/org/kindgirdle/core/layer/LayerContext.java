@@ -26,6 +26,7 @@ import org.kindgirdle.core.set.Wood;
  * @param rules the figures of the house
  * @param coverAtHand whether the nursery has a frost-free place
  * @param sums the shared thermal sums of this place and species under a cover
+ * @param plantClimate of the place where it stands once it is severed
  */
 public record LayerContext(
         PlaceClimate climate,
@@ -37,7 +38,14 @@ public record LayerContext(
         RootRun rootRun,
         HouseRules rules,
         boolean coverAtHand,
-        Function<Cover, ThermalSums> sums) {
+        Function<Cover, ThermalSums> sums,
+        PlaceClimate plantClimate) {
+
+    /** The same with the plant at another place once it is severed. */
+    public LayerContext standingIn(PlaceClimate other) {
+        return new LayerContext(
+                climate, exposure, species, time, recipe, vigour, rootRun, rules, coverAtHand, sums, other);
+    }
 
     /** Whether a layer with roots of this stage stands the winter here. */
     public boolean isHardy(RootStage stage) {

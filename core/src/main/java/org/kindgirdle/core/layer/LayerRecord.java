@@ -132,6 +132,7 @@ public sealed interface LayerRecord {
      * @param leafCm2 area of one whole leaf; null for the one of its species' profile
      * @param shelter where it went; null if nobody said
      * @param fruitLeft whether a few flowers or fruit were left on, to hold back top growth
+     * @param placeId of the place where it stands now; null for where its mother stands
      */
     record Severed(
             int leavesBefore,
@@ -139,7 +140,8 @@ public sealed interface LayerRecord {
             @Nullable Integer leavesHalved,
             @Nullable Double leafCm2,
             @Nullable Shelter shelter,
-            @Nullable Boolean fruitLeft)
+            @Nullable Boolean fruitLeft,
+            @Nullable Long placeId)
             implements LayerRecord {
         public Severed {
             Require.within("leavesBefore", leavesBefore, 0, 5000);
@@ -154,7 +156,7 @@ public sealed interface LayerRecord {
         }
 
         public Severed(int leavesBefore, int leavesLeft) {
-            this(leavesBefore, leavesLeft, 0, null, null, false);
+            this(leavesBefore, leavesLeft, 0, null, null, false, null);
         }
 
         /** Whole leaves that draw as much as what was left, halved ones as half. */
@@ -171,6 +173,7 @@ public sealed interface LayerRecord {
      * @param pot which of the house's pots; empty if nobody said
      * @param oldMedium what became of the ball; null if nobody said
      * @param circlingTrimmed whether roots that circled were cut
+     * @param placeId of the place where it stands now; null for where it stood
      */
     record Potted(
             FirstMedium medium,
@@ -178,7 +181,8 @@ public sealed interface LayerRecord {
             @Nullable Ladder ladder,
             @Nullable String pot,
             @Nullable OldMedium oldMedium,
-            @Nullable Boolean circlingTrimmed)
+            @Nullable Boolean circlingTrimmed,
+            @Nullable Long placeId)
             implements LayerRecord {
         public Potted {
             Require.present("medium", medium);
@@ -188,7 +192,7 @@ public sealed interface LayerRecord {
         }
 
         public Potted(FirstMedium medium, double potMl, @Nullable Ladder ladder) {
-            this(medium, potMl, ladder, "", null, false);
+            this(medium, potMl, ladder, "", null, false, null);
         }
     }
 
@@ -198,10 +202,18 @@ public sealed interface LayerRecord {
         TEASED_OUT
     }
 
-    /** Moved to a rung of the ladder, up or back. */
-    record Moved(Rung rung) implements LayerRecord {
+    /**
+     * Moved to a rung of the ladder, up or back, or to another place on the same one.
+     *
+     * @param placeId of the place where it stands now; null for where it stood
+     */
+    record Moved(Rung rung, @Nullable Long placeId) implements LayerRecord {
         public Moved {
             Require.present("rung", rung);
+        }
+
+        public Moved(Rung rung) {
+            this(rung, null);
         }
     }
 

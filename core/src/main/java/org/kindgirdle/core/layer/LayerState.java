@@ -24,6 +24,7 @@ import org.kindgirdle.core.look.Sectors;
  * @param deferred what was put off with nothing recorded since; null if nothing is
  * @param cutPlannedOn the day on which it is to be severed; null if none was settled on
  * @param plant after severance; null before it
+ * @param placeId where the plant stands; null before severance, and for where its mother stands
  * @param lastOn the day of the newest record
  * @param conflicts events that could not be applied, with the reason
  */
@@ -48,6 +49,7 @@ public record LayerState(
         @Nullable DeferredOn deferred,
         @Nullable LocalDate cutPlannedOn,
         @Nullable PlantState plant,
+        @Nullable Long placeId,
         @Nullable LossCause lossCause,
         LocalDate lastOn,
         List<Conflict> conflicts) {

@@ -156,7 +156,13 @@ public final class Projector {
         if (state.plant() == null || !state.phase().isLive()) {
             return new LayerProjection(state, ball, load, factors, null, null, null, Set.of(), List.of());
         }
-        HardenVerdict hardening = HardenRules.decide(rules, state.plant(), context.climate(), leafless, today);
+        HardenVerdict hardening = HardenRules.decide(
+                rules,
+                state.plant(),
+                context.plantClimate(),
+                Phenology.leafless(rules, context.plantClimate(), context.species())
+                        .orElse(null),
+                today);
         List<Job> jobs = new ArrayList<>(List.of(PlantJobs.of(rules, hardening, state.plant(), today)));
         // what is cut off when it is set leaves its stub to the pruning of the mother
         if (context.recipe().method().staysOnMother()) {

@@ -43,6 +43,7 @@ public final class Replay {
     private Ladder ladder = Ladder.IN_LEAF;
     private Rung rung = Rung.TENT;
     private LocalDate rungSince = LocalDate.MIN;
+    private @Nullable Long placeId;
     private final List<PlantState.Seen> seen = new ArrayList<>();
     private @Nullable LossCause lossCause;
     private LocalDate lastOn = LocalDate.MIN;
@@ -127,7 +128,8 @@ public final class Replay {
             ringAgain(on, rerung);
         } else if (what instanceof LayerRecord.Tended tended) {
             tend(on, tended);
-        } else if (what instanceof LayerRecord.Severed) {
+        } else if (what instanceof LayerRecord.Severed severed) {
+            placeId = severed.placeId();
             phase = LayerPhase.SEVERED;
             severedOn = on;
             cutPlannedOn = null;
@@ -136,8 +138,12 @@ public final class Replay {
         } else if (what instanceof LayerRecord.Potted potted) {
             pot(on, potted);
         } else if (what instanceof LayerRecord.Moved moved) {
+            // another place on the same rung is no new rung
+            if (moved.rung() != rung) {
+                rungSince = on;
+            }
             rung = moved.rung();
-            rungSince = on;
+            placeId = moved.placeId() == null ? placeId : moved.placeId();
         } else if (what instanceof LayerRecord.Observed observed) {
             seen.add(new PlantState.Seen(on, observed.signs()));
         } else if (what instanceof LayerRecord.Released) {
@@ -190,6 +196,7 @@ public final class Replay {
             ladder = inMoss ? Ladder.MOSS_TRAY : Ladder.IN_LEAF;
         }
         mossSince = inMoss ? on : null;
+        placeId = potted.placeId() == null ? placeId : potted.placeId();
         phase = LayerPhase.POTTED;
     }
 
@@ -266,6 +273,7 @@ public final class Replay {
                 deferred,
                 cutPlannedOn,
                 plant,
+                placeId,
                 lossCause,
                 lastOn,
                 conflicts);

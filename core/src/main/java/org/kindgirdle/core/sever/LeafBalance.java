@@ -1,5 +1,6 @@
 package org.kindgirdle.core.sever;
 
+import java.util.Optional;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
@@ -51,13 +52,35 @@ public record LeafBalance(double supplyCm2, double ratio, int carries, int keep,
         Require.positive("leafCm2", leafCm2);
         Require.within("leafCm2", leafCm2, 0, 20_000);
         Require.within("vpdKpa", vpdKpa, 0, 10);
-        double supply = supplyCm2PerMl * mediumMl * fill * stage.maturity(rules);
-        double dryness = Math.max(rules.of(LEAST_VPD_KPA), Math.min(rules.of(MOST_VPD_KPA), vpdKpa));
-        double draw = leafCm2 * dryness * shelter.draw(rules);
+        double supply = supplyCm2(rules, supplyCm2PerMl, mediumMl, fill, stage);
+        double draw = drawCm2(rules, leafCm2, vpdKpa, shelter);
         int carries = (int) Math.floor(supply / draw);
         int keep = Math.min(leaves, carries);
         double ratio = leaves == 0 ? 0 : leaves * draw / supply;
         return new LeafBalance(supply, ratio, carries, keep, leaves - keep);
+    }
+
+    /**
+     * How many leaves to cut in half if none is to come off, each then drawing half.
+     *
+     * @param leaves on it, as they were given to {@link #of}
+     * @return empty if all of them halved still draw more than the roots supply
+     */
+    public static Optional<Integer> halve(int leaves, int carries) {
+        int halved = 2 * Math.max(0, leaves - carries);
+        return halved <= leaves ? Optional.of(halved) : Optional.empty();
+    }
+
+    /** The area of leaf that the roots of a ball supply at 1 kPa, cm2. */
+    public static double supplyCm2(
+            HouseRules rules, double supplyCm2PerMl, double mediumMl, double fill, RootStage stage) {
+        return supplyCm2PerMl * mediumMl * fill * stage.maturity(rules);
+    }
+
+    /** What one leaf draws, as cm2 of leaf at 1 kPa. */
+    public static double drawCm2(HouseRules rules, double leafCm2, double vpdKpa, Shelter shelter) {
+        double dryness = Math.max(rules.of(LEAST_VPD_KPA), Math.min(rules.of(MOST_VPD_KPA), vpdKpa));
+        return leafCm2 * dryness * shelter.draw(rules);
     }
 
     /** Leaf area that a mL of mature, full ball supplies at 1 kPa, cm2: what the house has set or learned. */

@@ -85,7 +85,8 @@ final class Carrow {
                                 Phenology.leafless(HouseRules.SHIPPED, climate, species)
                                         .orElse(null),
                                 LocalDate.of(2026, 1, 1),
-                                LocalDate.of(2027, 12, 31))));
+                                LocalDate.of(2027, 12, 31))),
+                climate);
     }
 
     Carrow set() {

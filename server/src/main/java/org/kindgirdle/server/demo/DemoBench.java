@@ -49,6 +49,8 @@ class DemoBench {
                                 "Powder 0.3 %", HouseHormone.Form.POWDER, 3000, "C-118", LocalDate.of(2027, 3, 31)),
                         new HouseHormone("Gel 0.8 %", HouseHormone.Form.GEL, 8000, "C-102", LocalDate.of(2026, 6, 30)),
                         new HouseHormone("Liquid 1 %", HouseHormone.Form.LIQUID, 10_000, "L-77", null)),
+                now.pots(),
+                now.pottingMix(),
                 now.version()));
     }
 

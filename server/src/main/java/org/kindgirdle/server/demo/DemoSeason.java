@@ -26,6 +26,7 @@ import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerRecord;
+import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.layer.Work;
@@ -37,11 +38,14 @@ import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.core.sever.LeafBalance;
+import org.kindgirdle.core.sever.Shelter;
 import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.journal.LayerJournal;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.nursery.LimbView;
+import org.kindgirdle.server.nursery.PlaceView;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Component;
 
@@ -51,6 +55,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class DemoSeason {
+
+    private static final String UNDER_COVER = "Tunnel 1";
+    private static final String OUT_OF_DOORS = "Standing ground";
 
     private static final List<String> HANDS = List.of("Maren Tollwick", "Ivo Sandmoor");
 
@@ -86,6 +93,10 @@ class DemoSeason {
         final double truth;
         final List<LayerEvent> events = new ArrayList<>();
         LocalDate wakesOn = LocalDate.MIN;
+        /** nearer the tip of the same limb: they come off first */
+        final List<Sim> nearerTip = new ArrayList<>();
+
+        boolean severed;
         boolean troubled;
 
         Sim(String code, DemoPlan.BatchPlan plan, long motherId, long recipeId, int index, double truth) {
@@ -177,6 +188,9 @@ class DemoSeason {
                     new Sim(codes.get(i), batch, motherId, recipeId, i, prior.quantile(.05 + .9 * random.nextDouble()));
             layer.events.add(event(day, records.get(i), new UUID(random.nextLong(), random.nextLong())));
             layer.wakesOn = day.plusDays(3);
+            if (limb != null) {
+                layer.nearerTip.addAll(layers.subList(layers.size() - i, layers.size()));
+            }
             layers.add(layer);
         }
     }
@@ -189,7 +203,7 @@ class DemoSeason {
 
     /** What the propagator does at a layer on a round day. */
     private void visit(Sim layer, NurserySnapshot nursery, LocalDate day, boolean last, Random random) {
-        LayerContext context = nursery.context(layer.motherId, layer.recipeId, 1);
+        LayerContext context = context(layer, nursery);
         boolean first = last && layer.index == 0 && !layer.troubled;
         boolean spoil = first && !layer.plan.trouble().isEmpty();
         for (int deed = 0; deed < 4; deed++) {
@@ -215,21 +229,29 @@ class DemoSeason {
                 layer.wakesOn = calm ? job.from() : day.plusDays(1);
                 return;
             }
-            if (!respond(layer, now, job, day, random)) {
+            if (!respond(layer, now, job, context, nursery, random)) {
                 return;
             }
         }
     }
 
+    private static LayerContext context(Sim layer, NurserySnapshot nursery) {
+        LayerContext onMother = nursery.context(layer.motherId, layer.recipeId, 1);
+        Long standsAt = Replay.of(layer.events).placeId();
+        return standsAt == null ? onMother : onMother.standingIn(nursery.climate(standsAt));
+    }
+
     /** @return whether something else may be done today */
-    private boolean respond(Sim layer, LayerProjection now, Job job, LocalDate day, Random random) {
+    private boolean respond(
+            Sim layer, LayerProjection now, Job job, LayerContext context, NurserySnapshot nursery, Random random) {
+        LocalDate day = nursery.today();
         HardenVerdict hardening = now.hardening();
         if (job.code().equals(Job.TIDY_STUB)) {
             append(layer, day, new LayerRecord.Tended(Work.TIDY_STUB, null), new Random(layer.code.hashCode()));
             return true;
         }
         if (hardening != null) {
-            return harden(layer, now, hardening, day, random);
+            return harden(layer, now, hardening, nursery, random);
         }
         if (job.code().equals(Job.TOP_UP)) {
             double water = Objects.requireNonNull(now.forecast()).topUp().waterToAddG(10);
@@ -242,8 +264,12 @@ class DemoSeason {
         }
         NextStep step = Objects.requireNonNull(now.verdict()).step();
         if (job.code().equals(step.name()) && step.isSevering()) {
-            int leaves = now.state().set().leavesBeyond();
-            append(layer, day, new LayerRecord.Severed(leaves, (leaves + 1) / 2), random);
+            if (layer.nearerTip.stream().anyMatch(other -> !other.severed)) {
+                layer.wakesOn = day.plusDays(1);
+                return false;
+            }
+            layer.severed = true;
+            append(layer, day, cut(now, context, nursery), random);
             append(layer, day, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000, null), random);
             return false;
         }
@@ -257,9 +283,42 @@ class DemoSeason {
         return false;
     }
 
-    private boolean harden(Sim layer, LayerProjection now, HardenVerdict verdict, LocalDate day, Random random) {
+    /** With the leaf that its roots carry, into the tent in the tunnel. */
+    private static LayerRecord.Severed cut(LayerProjection now, LayerContext context, NurserySnapshot nursery) {
+        LayerState state = now.state();
+        int leaves = state.set().leavesBeyond();
+        LeafBalance balance = LeafBalance.of(
+                context.rules(),
+                LeafBalance.supplyCm2PerMl(context.rules()),
+                now.ball().mediumMl(),
+                state.fillPercent() / 100,
+                state.stage(),
+                leaves,
+                context.species().leafCm2(),
+                context.climate().vpdKpaOn(nursery.today()),
+                Shelter.MIST_TENT);
+        return new LayerRecord.Severed(
+                leaves, balance.keep(), 0, null, Shelter.MIST_TENT, false, placeOf(nursery, UNDER_COVER));
+    }
+
+    private static @Nullable Long placeOf(NurserySnapshot nursery, String name) {
+        return nursery.walk().stream()
+                .filter(place -> place.name().equals(name))
+                .map(PlaceView::id)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private boolean harden(
+            Sim layer, LayerProjection now, HardenVerdict verdict, NurserySnapshot nursery, Random random) {
+        LocalDate day = nursery.today();
         if (verdict.step() == PlantStep.STEP_UP && verdict.to() != null) {
-            append(layer, day, new LayerRecord.Moved(verdict.to()), random);
+            boolean leavesTheTunnel = verdict.to() == Rung.HALF;
+            append(
+                    layer,
+                    day,
+                    new LayerRecord.Moved(verdict.to(), leavesTheTunnel ? placeOf(nursery, OUT_OF_DOORS) : null),
+                    random);
             return true;
         }
         if (verdict.step() == PlantStep.RELEASE) {

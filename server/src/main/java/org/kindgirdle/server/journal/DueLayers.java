@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.Method;
@@ -31,7 +32,14 @@ public class DueLayers {
 
     /** A layer whose next job may not wait. */
     public record Due(
-            String code, long motherId, Method method, String job, LocalDate from, LocalDate by, List<String> alsoDo) {}
+            String code,
+            long motherId,
+            @Nullable Long standsAt,
+            Method method,
+            String job,
+            LocalDate from,
+            LocalDate by,
+            List<String> alsoDo) {}
 
     /** Where a layer stands, and what was found there last. */
     public record Seen(LayerPhase phase, RootStage stage, double fillPercent) {}
@@ -40,7 +48,7 @@ public class DueLayers {
     public List<Due> before(LocalDate day) {
         // days as numbers and columns by their place: in a large nursery these are thousands of rows
         List<Due> due = jdbc.query(
-                "select code, mother_id, method, job, to_days(coalesce(job_from, job_by)), to_days(job_by), also_do"
+                "select code, mother_id, method, job, to_days(coalesce(job_from, job_by)), to_days(job_by), also_do, stands_at"
                         + " from layer where phase in (:live) and job_by < :day",
                 of(day),
                 DUE);
@@ -55,6 +63,7 @@ public class DueLayers {
         return new Due(
                 row.getString(1),
                 row.getLong(2),
+                row.getObject(8, Long.class),
                 Method.valueOf(row.getString(3)),
                 job,
                 LocalDate.ofEpochDay(DAY_ZERO + row.getLong(5)),

@@ -57,6 +57,14 @@ class Layer {
 
     double fillPercent;
 
+    /** the place of the severed plant; null before, and for where its mother stands */
+    @Nullable
+    Long standsAt;
+
+    /** the day on which it is to be severed, if one was settled on */
+    @Nullable
+    LocalDate cutOn;
+
     /** a next step, or a step of the young plant */
     @Nullable
     String step;

@@ -54,8 +54,8 @@ class LayerCards {
             Layer layer, List<LayerEvent> journal, LayerContext context, LayerProjection projection, boolean inForce) {
 
         static Known of(Layer layer, List<LayerEvent> journal, NurserySnapshot nursery) {
-            LayerContext context = Projections.context(layer, nursery);
             LayerProjection projection = Projections.of(layer, journal, nursery);
+            LayerContext context = Projections.context(layer, projection == null ? null : projection.state(), nursery);
             if (projection != null) {
                 return new Known(layer, journal, context, projection, true);
             }
@@ -106,7 +106,8 @@ class LayerCards {
                         layer.motherId,
                         mother.code(),
                         mother.variety(),
-                        nursery.place(mother.placeId()).name(),
+                        nursery.place(layer.standsAt == null ? mother.placeId() : layer.standsAt)
+                                .name(),
                         layer.setMotherId == layer.motherId
                                 ? null
                                 : nursery.mother(layer.setMotherId).code(),

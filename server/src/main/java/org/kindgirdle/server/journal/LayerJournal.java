@@ -14,6 +14,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerEvent;
+import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
@@ -42,6 +43,8 @@ public class LayerJournal {
     private final CurrentPerson person;
     private final JdbcTemplate jdbc;
     private final NurseryLock lock;
+    private final TipFirst tipFirst;
+    private final Releases releases;
 
     LayerJournal(
             LayerRepository layers,
@@ -51,7 +54,9 @@ public class LayerJournal {
             BusinessClock clock,
             CurrentPerson person,
             JdbcTemplate jdbc,
-            NurseryLock lock) {
+            NurseryLock lock,
+            TipFirst tipFirst,
+            Releases releases) {
         this.layers = layers;
         this.events = events;
         this.codec = codec;
@@ -60,6 +65,8 @@ public class LayerJournal {
         this.person = person;
         this.jdbc = jdbc;
         this.lock = lock;
+        this.tipFirst = tipFirst;
+        this.releases = releases;
     }
 
     /**
@@ -100,7 +107,7 @@ public class LayerJournal {
                     one.recipeId(),
                     one.recipeNumber(),
                     on);
-            layer.method = Projections.context(layer, nursery).recipe().method();
+            layer.method = Projections.context(layer, null, nursery).recipe().method();
             layer.hand = Objects.requireNonNullElse(one.set().hand(), "");
             number++;
             UUID uuid = UUID.nameUUIDFromBytes((batchId + "/" + rows.size()).getBytes());
@@ -143,11 +150,21 @@ public class LayerJournal {
         NurserySnapshot nursery = snapshots.take();
         List<LayerEvent> journal = new ArrayList<>(codec.events(events.findByLayerIdOrderById(layer.id())));
         checkCorrection(kind, corrects, journal);
+        checkPlace(what, nursery);
+        if (kind == RecordKind.SEVERED && corrects == null && layer.phase == LayerPhase.ON_MOTHER) {
+            checkTipFirst(layer);
+        }
         LayerEventRow row =
                 row(uuid, kind, what, occurredAt, LocalDate.ofInstant(occurredAt, clock.zone()), corrects, note);
         row.layerId = layer.id();
 
         LayerState before = Projections.state(journal);
+        if (kind == RecordKind.RELEASED
+                && before != null
+                && before.plant() != null
+                && before.phase().isLive()) {
+            releases.check(before.plant(), Projections.context(layer, before, nursery), nursery.today(), note);
+        }
         journal.add(codec.event(row));
         LayerProjection projection = Projections.of(layer, journal, nursery);
         if (corrects != null) {
@@ -187,6 +204,32 @@ public class LayerJournal {
         row.details = codec.write(what);
         row.note = note;
         return row;
+    }
+
+    private void checkTipFirst(Layer layer) {
+        List<String> first = tipFirst.before(List.of(layer)).getOrDefault(layer.code, List.of());
+        if (!first.isEmpty()) {
+            throw ProblemException.conflict(
+                    "Sever from the tip down",
+                    String.join(", ", first)
+                            + (first.size() == 1 ? " stands" : " stand")
+                            + " nearer the tip of the same limb and would come off with it. Record "
+                            + (first.size() == 1 ? "it" : "them")
+                            + " as severed first. Nothing was written.",
+                    Map.of("first", first));
+        }
+    }
+
+    private static void checkPlace(LayerRecord what, NurserySnapshot nursery) {
+        Long placeId = what instanceof LayerRecord.Severed severed
+                ? severed.placeId()
+                : what instanceof LayerRecord.Potted potted
+                        ? potted.placeId()
+                        : what instanceof LayerRecord.Moved moved ? moved.placeId() : null;
+        if (placeId != null && nursery.walk().stream().noneMatch(place -> placeId.equals(place.id()))) {
+            throw ProblemException.invalid(
+                    "details.placeId", placeId, "the id of a place", "There is no such place. Choose one of the list.");
+        }
     }
 
     private void checkTime(Instant occurredAt) {

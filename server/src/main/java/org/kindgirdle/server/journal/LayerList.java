@@ -13,6 +13,7 @@ import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.Method;
+import org.kindgirdle.server.nursery.MotherOrigins;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.words.Words;
@@ -26,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 class LayerList {
 
     private static final String COLUMNS = "l.id, l.code, l.mother_id, l.method, l.phase, l.stage, l.fill_percent,"
-            + " l.set_on, l.ready10_on, l.ready50_on, l.ready90_on, l.job, l.job_from, l.job_by, l.rung, l.conflicts";
+            + " l.set_on, l.ready10_on, l.ready50_on, l.ready90_on, l.job, l.job_from, l.job_by, l.rung, l.stands_at, l.conflicts";
 
     /** Counted so far and no farther. */
     private static final int MOST_COUNTED = 5000;
@@ -35,10 +36,13 @@ class LayerList {
     private final Snapshots snapshots;
     private final Words words;
 
-    LayerList(JdbcTemplate jdbc, Snapshots snapshots, Words words) {
+    private final MotherOrigins origins;
+
+    LayerList(JdbcTemplate jdbc, Snapshots snapshots, Words words, MotherOrigins origins) {
         this.jdbc = new NamedParameterJdbcTemplate(jdbc);
         this.snapshots = snapshots;
         this.words = words;
+        this.origins = origins;
     }
 
     /**
@@ -78,7 +82,7 @@ class LayerList {
     @Transactional(readOnly = true)
     LayerLines find(LayerQuery query) {
         NurserySnapshot nursery = snapshots.take();
-        LayerWhere where = LayerWhere.of(query, nursery, jdbc);
+        LayerWhere where = LayerWhere.of(query, nursery, jdbc, origins);
         Integer count = query.cursor() == null
                 ? jdbc.queryForObject(
                         "select count(*) from (select 1 from layer l" + where.sql() + " limit " + MOST_COUNTED
@@ -122,6 +126,7 @@ class LayerList {
         String job = row.getString("job");
         String rung = row.getString("rung");
         MotherView mother = nursery.mother(row.getLong("mother_id"));
+        Long stands = row.getObject("stands_at", Long.class);
         return new LayerLine(
                 row.getString("code"),
                 LayerPhase.valueOf(row.getString("phase")),
@@ -139,7 +144,7 @@ class LayerList {
                 row.getInt("conflicts"),
                 mother.code(),
                 mother.variety(),
-                nursery.place(mother.placeId()).name(),
+                nursery.place(stands == null ? mother.placeId() : stands).name(),
                 nursery.species(mother.speciesCode()).profile().common());
     }
 

@@ -10,6 +10,7 @@ import org.kindgirdle.server.problem.Within;
 /**
  * Which layers, in which order, and how many at once. What is left out does not narrow.
  *
+ * @param line a mother's id: layers of it and of all mothers that were raised from it
  * @param job code of what is to be done next
  * @param batch that it was set with
  * @param trial that it is a part of
@@ -22,6 +23,7 @@ import org.kindgirdle.server.problem.Within;
 record LayerQuery(
         @Nullable LayerPhase phase,
         @Nullable Long motherId,
+        @Nullable Long line,
         @Nullable Long placeId,
         @Nullable @Size(max = 12) String species,
         @Nullable RootStage stage,

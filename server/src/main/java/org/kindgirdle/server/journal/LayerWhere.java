@@ -3,10 +3,12 @@ package org.kindgirdle.server.journal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.set.LayerCode;
+import org.kindgirdle.server.nursery.MotherOrigins;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.PlaceView;
 import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
@@ -34,7 +36,8 @@ final class LayerWhere {
         this.jdbc = jdbc;
     }
 
-    static LayerWhere of(LayerQuery query, NurserySnapshot nursery, NamedParameterJdbcTemplate jdbc) {
+    static LayerWhere of(
+            LayerQuery query, NurserySnapshot nursery, NamedParameterJdbcTemplate jdbc, MotherOrigins origins) {
         LayerWhere all = new LayerWhere(nursery, jdbc);
         all.is("l.phase", "phase", query.phase());
         all.is("l.stage", "stage", query.stage());
@@ -42,8 +45,12 @@ final class LayerWhere {
         all.is("l.batch_id", "batch", query.batch());
         all.is("l.hand", "hand", query.hand());
         all.is("l.mother_id", "mother", query.motherId());
+        if (query.line() != null) {
+            Set<Long> line = origins.line(query.line());
+            all.ofMothers("line", mother -> line.contains(mother.id()));
+        }
         if (query.placeId() != null) {
-            all.ofMothers("place", mother -> mother.placeId() == query.placeId());
+            all.standsAt(query.placeId());
         }
         if (query.species() != null && !query.species().isBlank()) {
             all.ofMothers("species", mother -> mother.speciesCode().equals(query.species()));
@@ -88,6 +95,18 @@ final class LayerWhere {
                 ids.isEmpty() ? "false and :" + name + " is null" : "l.mother_id in (:" + name + ")",
                 name,
                 ids.isEmpty() ? "" : ids);
+    }
+
+    /** A plant stands where it was put, and everything else where its mother does. */
+    private void standsAt(long placeId) {
+        List<Long> ids = mothers(mother -> mother.placeId() == placeId);
+        and(
+                ids.isEmpty()
+                        ? "l.stands_at = :place"
+                        : "(l.stands_at = :place or l.stands_at is null and l.mother_id in (:placeMothers))",
+                "place",
+                placeId);
+        values.addValue("placeMothers", ids);
     }
 
     private List<Long> mothers(Predicate<MotherView> which) {

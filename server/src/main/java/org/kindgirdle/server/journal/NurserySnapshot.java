@@ -159,7 +159,8 @@ public final class NurserySnapshot {
                 rootRun,
                 rules(),
                 coverAtHand(),
-                sums);
+                sums,
+                climate);
     }
 
     /** All species of the house, by their common names. */

@@ -63,7 +63,7 @@ public class Progress {
         for (Layer layer : live) {
             LayerState state = Projections.state(events.getOrDefault(layer.id(), List.of()));
             if (state != null) {
-                underWay.add(chance.apply(state, Projections.context(layer, nursery)));
+                underWay.add(chance.apply(state, Projections.context(layer, state, nursery)));
             }
         }
         return new Tally(

@@ -24,7 +24,7 @@ final class Projections {
     /** Null if the layer was taken back: no record sets it any more. */
     static @Nullable LayerProjection of(Layer layer, List<LayerEvent> journal, NurserySnapshot nursery) {
         LayerState state = state(journal);
-        return state == null ? null : Projector.project(state, context(layer, nursery), nursery.today());
+        return state == null ? null : Projector.project(state, context(layer, state, nursery), nursery.today());
     }
 
     static @Nullable LayerState state(List<LayerEvent> journal) {
@@ -34,8 +34,11 @@ final class Projections {
         return isSet ? Replay.of(journal) : null;
     }
 
-    static LayerContext context(Layer layer, NurserySnapshot nursery) {
-        return nursery.context(layer.motherId, layer.recipeId, layer.recipeNumber);
+    static LayerContext context(Layer layer, @Nullable LayerState state, NurserySnapshot nursery) {
+        LayerContext onMother = nursery.context(layer.motherId, layer.recipeId, layer.recipeNumber);
+        return state == null || state.placeId() == null
+                ? onMother
+                : onMother.standingIn(nursery.climate(state.placeId()));
     }
 
     /** @return whether anything in the row changed */
@@ -50,6 +53,8 @@ final class Projections {
             layer.phase = LayerPhase.WITHDRAWN;
             layer.step = null;
             layer.alsoDo = "";
+            layer.standsAt = null;
+            layer.cutOn = null;
             dates(layer, null, null, null);
             job(layer, null);
         } else {
@@ -65,6 +70,8 @@ final class Projections {
         layer.stage = state.stage();
         layer.fillPercent = state.fillPercent();
         layer.conflicts = state.conflicts().size();
+        layer.standsAt = state.placeId();
+        layer.cutOn = state.cutPlannedOn();
         layer.rung = state.plant() == null ? null : state.plant().rung();
         layer.step = projection.verdict() != null
                 ? projection.verdict().step().name()
@@ -106,6 +113,8 @@ final class Projections {
                 layer.fillPercent,
                 layer.conflicts,
                 String.valueOf(layer.rung),
+                String.valueOf(layer.standsAt),
+                String.valueOf(layer.cutOn),
                 String.valueOf(layer.step),
                 layer.alsoDo,
                 String.valueOf(layer.ready10On),

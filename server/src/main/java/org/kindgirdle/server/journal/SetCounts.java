@@ -1,7 +1,9 @@
 package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
@@ -17,6 +19,15 @@ public class SetCounts {
 
     /** Layers of a species that were set on a day. */
     public record SetCount(String speciesCode, LocalDate on, int layers) {}
+
+    /** By mother; those with none are left out. */
+    public Map<Long, Integer> byMother() {
+        Map<Long, Integer> counts = new HashMap<>();
+        jdbc.query("select mother_id, count(*) from layer where phase <> 'WITHDRAWN' group by mother_id", row -> {
+            counts.put(row.getLong(1), row.getInt(2));
+        });
+        return counts;
+    }
 
     /** Of the half-open span [from, to), in order of the days; what was taken back does not count. */
     public List<SetCount> between(LocalDate from, LocalDate to) {

@@ -89,8 +89,8 @@ public class WhatMoves {
             if (state != null) {
                 moves.add(move(
                         layer.code,
-                        Projector.project(state, Projections.context(layer, now), now.today()),
-                        Projector.project(state, Projections.context(layer, then), then.today())));
+                        Projector.project(state, Projections.context(layer, state, now), now.today()),
+                        Projector.project(state, Projections.context(layer, state, then), then.today())));
             }
         }
         return new Moves(

@@ -168,6 +168,7 @@ public class Walk {
     }
 
     public static PlaceView place(NurserySnapshot nursery, DueLayers.Due job) {
-        return nursery.place(nursery.mother(job.motherId()).placeId());
+        Long standsAt = job.standsAt();
+        return nursery.place(standsAt == null ? nursery.mother(job.motherId()).placeId() : standsAt);
     }
 }

@@ -8,6 +8,9 @@ import org.kindgirdle.core.set.MediumMix;
 /** What each medium is mixed from until the nursery says otherwise, by parts of volume. */
 final class ShippedMixes {
 
+    /** What pots are filled up with: it drains, holds air, and weighs little. */
+    static final MediumMix POTTING = mix(one("Bark", 2), one("Perlite", 1), one("Coir", 1));
+
     private ShippedMixes() {}
 
     static MediumMix of(Medium medium) {

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.kindgirdle.core.pot.HousePot;
 import org.kindgirdle.core.set.HouseContainer;
 import org.kindgirdle.core.set.HouseHormone;
 import org.kindgirdle.core.set.Medium;
@@ -44,6 +45,7 @@ public class Supplies {
                 "containers",
                 edit.containers().stream().map(HouseContainer::name).toList());
         checkNames("hormones", edit.hormones().stream().map(HouseHormone::name).toList());
+        checkNames("pots", edit.pots().stream().map(HousePot::name).toList());
         Map<Medium, MediumMix> own = new EnumMap<>(Medium.class);
         edit.mixes().forEach((medium, mix) -> {
             if (!mix.equals(ShippedMixes.of(medium))) {
@@ -57,6 +59,12 @@ public class Supplies {
         row.hormones = json.writeValueAsString(edit.hormones().stream()
                 .sorted(Comparator.comparing(HouseHormone::name))
                 .toList());
+        List<HousePot> pots = edit.pots().stream()
+                .sorted(Comparator.comparing(HousePot::volumeMl).thenComparing(HousePot::name))
+                .toList();
+        row.pots = json.writeValueAsString(pots.equals(ShippedPots.ALL) ? List.of() : pots);
+        row.pottingMix =
+                edit.pottingMix().equals(ShippedMixes.POTTING) ? "{}" : json.writeValueAsString(edit.pottingMix());
         return view(rows.saveAndFlush(row));
     }
 
@@ -84,10 +92,13 @@ public class Supplies {
         Map<Medium, MediumMix> all = new EnumMap<>(Medium.class);
         Arrays.stream(Medium.values()).forEach(medium -> all.put(medium, ShippedMixes.of(medium)));
         all.putAll(own);
+        List<HousePot> pots = json.readValue(row.pots, new TypeReference<List<HousePot>>() {});
         return new SuppliesView(
                 all,
                 json.readValue(row.containers, new TypeReference<List<HouseContainer>>() {}),
                 json.readValue(row.hormones, new TypeReference<List<HouseHormone>>() {}),
+                pots.isEmpty() ? ShippedPots.ALL : pots,
+                "{}".equals(row.pottingMix) ? ShippedMixes.POTTING : json.readValue(row.pottingMix, MediumMix.class),
                 row.version);
     }
 }

@@ -24,6 +24,12 @@ class SuppliesRow {
     /** the core's hormones, as JSON */
     String hormones = "";
 
+    /** the core's pots, as JSON; empty for those that ship */
+    String pots = "[]";
+
+    /** the core's mix, as JSON; an empty object for the one that ships */
+    String pottingMix = "{}";
+
     @Version
     long version;
 

@@ -43,6 +43,7 @@ class BadInputTest {
             "command",
             "mother",
             "mother_event",
+            "mother_origin",
             "limb",
             "target",
             "price_list",

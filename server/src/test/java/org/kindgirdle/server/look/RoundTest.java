@@ -63,7 +63,7 @@ class RoundTest {
                 .isLessThanOrEqualTo(14);
         assertThat(statements("/api/v1/layers?limit=500"))
                 .isCloseTo(list, within(2L))
-                .isLessThanOrEqualTo(9);
+                .isLessThanOrEqualTo(10);
     }
 
     @Test
@@ -278,9 +278,26 @@ class RoundTest {
     }
 
     private long statements(String path) {
-        TestNursery.statements();
+        settled();
         nursery.grower().get(path).expect(200);
-        return TestNursery.statements();
+        return settled();
+    }
+
+    /** The session is written when the answer is on its way already: its statements belong to their own request. */
+    private static long settled() {
+        long all = 0;
+        long some;
+        do {
+            try {
+                Thread.sleep(60);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+            some = TestNursery.statements();
+            all += some;
+        } while (some > 0);
+        return all;
     }
 
     private static JsonNode job(JsonNode round, String code) {

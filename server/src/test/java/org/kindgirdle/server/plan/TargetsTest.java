@@ -65,7 +65,13 @@ class TargetsTest {
         record(one, "SEVERED", Map.of("leavesBefore", 9, "leavesLeft", 4));
         record(one, "POTTED", Map.of("medium", "LIGHT_MIX", "potMl", 3000));
         assertThat(target(target).path("potted").asInt()).isEqualTo(1);
-        record(one, "RELEASED", Map.of("destination", "SALE"));
+        nursery.record(
+                        one,
+                        Map.of(
+                                "kind", "RELEASED",
+                                "details", Map.of("destination", "SALE"),
+                                "note", "sold as it stands"))
+                .expect(201);
         JsonNode released = target(target);
         assertThat(released.path("released").asInt()).isEqualTo(1);
         assertThat(released.path("rooted").asInt()).isEqualTo(1);

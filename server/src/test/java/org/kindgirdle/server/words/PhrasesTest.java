@@ -16,8 +16,11 @@ import org.kindgirdle.core.harden.HardenRule;
 import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.PlantStep;
+import org.kindgirdle.core.harden.ReleaseTest;
 import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LossCause;
+import org.kindgirdle.core.layer.SeverPoint;
 import org.kindgirdle.core.learn.RecipeDifference;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.Condition;
@@ -39,8 +42,12 @@ import org.kindgirdle.core.set.Checklist;
 import org.kindgirdle.core.set.ContainerFit;
 import org.kindgirdle.core.set.CoverAdvice;
 import org.kindgirdle.core.set.HormoneFit;
+import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.core.set.Wound;
+import org.kindgirdle.core.sever.BestDay;
 import org.kindgirdle.core.verdict.FactName;
 
 class PhrasesTest {
@@ -102,6 +109,15 @@ class PhrasesTest {
                         keys("sums.container.", ContainerFit.values()),
                         keys("sums.band.", HormoneFit.values()),
                         keys("trial.differs.", RecipeDifference.values()),
+                        keys("point.", SeverPoint.Kind.values()),
+                        keys("day.", BestDay.Against.values()),
+                        Arrays.stream(ReleaseTest.Condition.values())
+                                .flatMap(one -> Stream.of(".passed", ".failed").map(end -> "release." + one + end)),
+                        keys("passport.method.", Method.values()),
+                        keys("passport.wound.", Wound.values()),
+                        keys("passport.medium.", Medium.values()),
+                        keys("done.rung.", Rung.values()),
+                        keys("done.RELEASED.", LayerRecord.Destination.values()),
                         Arrays.stream(NextStep.values())
                                 .filter(step -> !step.name().startsWith("HOLD")
                                         && step != NextStep.WAIT

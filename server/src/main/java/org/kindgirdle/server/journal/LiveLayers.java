@@ -1,0 +1,144 @@
+package org.kindgirdle.server.journal;
+
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.layer.LayerContext;
+import org.kindgirdle.core.layer.LayerEvent;
+import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.core.layer.LayerProjection;
+import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.problem.ProblemException;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Layers with all that is known of them, for the screens that decide on many at once. */
+@Service
+public class LiveLayers {
+
+    private static final Rule NEARLY_DAYS = Rule.of("sever.nearly");
+
+    /** More than anybody decides on in a day; the most pressing are there. */
+    public static final int MOST = 400;
+
+    private static final List<String> CUT_OR_HELD = Arrays.stream(NextStep.values())
+            .filter(step -> step.isSevering()
+                    || step.name().startsWith("HOLD_")
+                    || step == NextStep.CARRY_OVER
+                    || step == NextStep.PROTECT)
+            .map(Enum::name)
+            .toList();
+
+    private static final Set<RootStage> FULL = EnumSet.of(RootStage.FILLED, RootStage.MATURE);
+
+    private final LayerRepository layers;
+    private final Journals journals;
+    private final TipFirst tipFirst;
+    private final Snapshots snapshots;
+
+    LiveLayers(LayerRepository layers, Journals journals, TipFirst tipFirst, Snapshots snapshots) {
+        this.layers = layers;
+        this.journals = journals;
+        this.tipFirst = tipFirst;
+        this.snapshots = snapshots;
+    }
+
+    /**
+     * One layer as of today.
+     *
+     * @param limbId that it stands on, if that is known
+     * @param placeId where it is: its own place once it is severed, else its mother's
+     * @param first codes that must be severed before it
+     */
+    public record Live(
+            String code,
+            MotherView mother,
+            @Nullable Long limbId,
+            long placeId,
+            List<LayerEvent> journal,
+            LayerProjection projection,
+            LayerContext context,
+            List<String> first) {}
+
+    /** Those on their mothers that a cut is to be decided for, the most pressing first. */
+    @Transactional(readOnly = true)
+    public List<Live> toBeCut() {
+        NurserySnapshot nursery = snapshots.take();
+        LocalDate by = nursery.today().plusDays(nursery.rules().count(NEARLY_DAYS));
+        return of(layers.findToBeCut(CUT_OR_HELD, FULL, RootStage.ROOTED, by, Limit.of(MOST)), nursery);
+    }
+
+    /** All of a phase. */
+    @Transactional(readOnly = true)
+    public List<Live> in(LayerPhase phase) {
+        return of(layers.findByPhaseOrderById(phase), snapshots.take());
+    }
+
+    /** Plants in a tray of moss. */
+    @Transactional(readOnly = true)
+    public List<Live> inMoss() {
+        return in(LayerPhase.POTTED).stream()
+                .filter(one -> one.projection().state().plant() != null
+                        && one.projection().state().plant().mossSince() != null)
+                .toList();
+    }
+
+    /** On their mothers, and settled on to be cut by a day. */
+    @Transactional(readOnly = true)
+    public List<Live> cutBy(LocalDate day) {
+        return of(layers.findByPhaseAndCutOnLessThanEqualOrderById(LayerPhase.ON_MOTHER, day), snapshots.take());
+    }
+
+    /** The newest of some phases. */
+    @Transactional(readOnly = true)
+    public List<Live> lately(Collection<LayerPhase> phases, int most) {
+        return of(layers.findByPhaseInOrderByIdDesc(phases, Limit.of(most)), snapshots.take());
+    }
+
+    /** @throws ProblemException if there is no such layer, or it was taken back */
+    @Transactional(readOnly = true)
+    public Live one(String code) {
+        Layer layer = layers.findByCode(code).orElseThrow(() -> ProblemException.notFound("layer", code));
+        return of(List.of(layer), snapshots.take()).stream()
+                .findFirst()
+                .orElseThrow(() -> ProblemException.notFound("layer", code));
+    }
+
+    private List<Live> of(List<Layer> some, NurserySnapshot nursery) {
+        Map<Long, List<LayerEvent>> known = journals.of(some);
+        Map<String, List<String>> first = tipFirst.before(some);
+        return some.stream()
+                .map(layer -> live(layer, known.getOrDefault(layer.id(), List.of()), first, nursery))
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    private static @Nullable Live live(
+            Layer layer, List<LayerEvent> journal, Map<String, List<String>> first, NurserySnapshot nursery) {
+        LayerProjection projection = Projections.of(layer, journal, nursery);
+        if (projection == null) {
+            return null;
+        }
+        MotherView mother = nursery.mother(layer.motherId);
+        Long stands = projection.state().placeId();
+        return new Live(
+                layer.code,
+                mother,
+                layer.limbId,
+                stands == null ? mother.placeId() : stands,
+                journal,
+                projection,
+                Projections.context(layer, projection.state(), nursery),
+                first.getOrDefault(layer.code, List.of()));
+    }
+}

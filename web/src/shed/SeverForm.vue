@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { api, Problem, type Schemas } from '@/shared/api/client'
+import { dayText } from '@/shared/dates'
+import type { Card } from '@/shared/device/useCards'
+import type { NewRecord } from '@/layers/useLayer'
+import Choice from '@/shared/ui/Choice.vue'
+import Field from '@/shared/ui/Field.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { number, whole as wholeNumber } from '@/shared/quantity'
+import { SHELTERS } from '@/shared/words'
+import LeafOverRoot from './LeafOverRoot.vue'
+import { count, drawing, taken, whole, type LeafState } from './leaves'
+
+/** Leaf over root, and the cut: today, or settled on for a better day of the week. */
+const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
+const emit = defineEmits<{ keep: [what: NewRecord]; close: [] }>()
+
+const leaves = ref('')
+const leafCm2 = ref('')
+const shelter = ref('MIST_TENT')
+const day = ref(props.layer.asOf)
+const fruitLeft = ref(false)
+const placeId = ref('')
+const note = ref('')
+const states = ref<LeafState[]>([])
+
+const query = computed(() => {
+  const asked = new URLSearchParams()
+  const n = wholeNumber(leaves.value)
+  const area = number(leafCm2.value)
+  if (typeof n === 'number') asked.set('leaves', String(n))
+  if (typeof area === 'number') asked.set('leafCm2', String(area))
+  return asked.toString()
+})
+const {
+  data: balance,
+  error,
+  refetch,
+} = useQuery({
+  queryKey: ['leaf-balance', computed(() => props.layer.code), computed(() => props.layer.revision), query],
+  queryFn: () =>
+    api<Schemas['LeafBalanceView']>('GET', `/layers/${props.layer.code}/leaf-balance?${query.value}`),
+  placeholderData: keepPreviousData,
+})
+const { data: places } = useQuery({
+  queryKey: ['places'],
+  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
+})
+
+watch(
+  () => balance.value,
+  (now, before) => {
+    if (!now) return
+    if (!before) {
+      leaves.value = String(now.leaves)
+      leafCm2.value = String(now.leafCm2)
+    }
+    if (states.value.length !== now.leaves) suggest('off')
+  },
+  { immediate: true },
+)
+
+const onDay = computed(() => balance.value?.days.find((one) => one.on === day.value))
+const here = computed(() => onDay.value?.shelters.find((one) => one.shelter === shelter.value))
+const carriesIn = (one: Schemas['DayBalance'], where: string) =>
+  one.shelters.find((sheltered) => sheltered.shelter === where)?.carries ?? 0
+const left = computed(() => drawing(states.value))
+const tooMany = computed(() => Math.max(0, left.value - (here.value?.carries ?? 0)))
+const isToday = computed(() => day.value === props.layer.asOf)
+
+/** What the roots can't carry: off, or halved where that is enough. */
+function suggest(way: 'off' | 'half' | 'none'): void {
+  const n = balance.value?.leaves ?? 0
+  if (way === 'none' || !here.value) states.value = whole(n)
+  else if (way === 'half' && here.value.halve !== null) states.value = taken(n, 0, here.value.halve)
+  else states.value = taken(n, here.value.remove, 0)
+}
+
+const of = (field: string) => (props.problem instanceof Problem ? props.problem.of(field) : undefined)
+/** With no balance at hand, what was done is recorded all the same. */
+const plainBefore = ref(String(props.layer.drawing.leavesBeyond))
+const plainLeft = ref(String(props.layer.drawing.leavesBeyond))
+
+function keep(): void {
+  if (balance.value && !isToday.value) {
+    emit('keep', { kind: 'CUT_PLANNED', details: { cutOn: day.value }, note: note.value.trim() })
+    return
+  }
+  emit('keep', {
+    kind: 'SEVERED',
+    details: balance.value
+      ? {
+          leavesBefore: balance.value.leaves,
+          leavesLeft: balance.value.leaves - count(states.value, 'off'),
+          leavesHalved: count(states.value, 'half'),
+          leafCm2: number(leafCm2.value),
+          shelter: shelter.value,
+          fruitLeft: fruitLeft.value,
+          placeId: placeId.value ? Number(placeId.value) : null,
+        }
+      : {
+          leavesBefore: wholeNumber(plainBefore.value),
+          leavesLeft: wholeNumber(plainLeft.value),
+          shelter: shelter.value,
+        },
+    note: note.value.trim(),
+  })
+}
+</script>
+
+<template>
+  <form class="panel grid gap-4" aria-label="Sever it" @submit.prevent="keep">
+    <h2 class="text-lg">Sever it</h2>
+    <p v-if="balance?.first.length" class="border-l-8 border-rust bg-rust-pale p-3" data-testid="tip-first">
+      Sever from the tip down:
+      <template v-for="(code, i) in balance.first" :key="code"
+        >{{ i ? ', ' : ''
+        }}<RouterLink class="link font-bold" :to="{ name: 'layer', params: { code } }">{{ code }}</RouterLink>
+      </template>
+      {{ balance.first.length === 1 ? 'stands' : 'stand' }} nearer the tip and would come off with it.
+    </p>
+    <template v-if="balance">
+      <div class="grid gap-4 sm:grid-cols-[minmax(13rem,1fr)_1.2fr]">
+        <div>
+          <LeafOverRoot
+            v-if="balance.leaves"
+            v-model="states"
+            :carries="here?.carries ?? 0"
+            :fill-percent="balance.fillPercent"
+          />
+          <p class="text-center text-2xl font-bold" data-testid="top-over-bottom">
+            {{ left }} on {{ here?.carries ?? 0 }}
+          </p>
+          <p class="text-center" :class="tooMany ? 'font-bold text-rust' : ''" data-testid="balance-verdict">
+            {{
+              !balance.leaves
+                ? 'No leaves: nothing wilts.'
+                : tooMany
+                  ? `Leaf for ${tooMany} too many: it will wilt.`
+                  : 'The roots carry what is left.'
+            }}
+          </p>
+        </div>
+        <div class="grid content-start gap-4">
+          <p class="text-lg font-bold" data-testid="leaf-instruction">{{ here?.sentence }}</p>
+          <div v-if="balance.leaves" class="flex flex-wrap gap-2">
+            <button type="button" class="btn" @click="suggest('off')">Take them off</button>
+            <button v-if="here?.halve" type="button" class="btn" @click="suggest('half')">
+              Halve instead
+            </button>
+            <button type="button" class="btn" @click="suggest('none')">Leave all on</button>
+          </div>
+          <p v-if="balance.leaves" class="eyebrow">Touch a leaf: once halves it, twice takes it off.</p>
+          <Choice
+            v-model="shelter"
+            label="It goes into"
+            :options="
+              SHELTERS.map(([code, text]) => [
+                code,
+                balance!.leaves && onDay ? `${text}: carries ${carriesIn(onDay, code)}` : text,
+              ])
+            "
+          />
+          <PickOne
+            v-model="placeId"
+            label="At"
+            :options="[
+              ['', `where it is (${layer.mother.place})`],
+              ...(places ?? []).map((place): [string, string] => [String(place.id), place.name]),
+            ]"
+          />
+        </div>
+      </div>
+      <div role="radiogroup" aria-label="On which day">
+        <p class="mb-1 font-bold" aria-hidden="true">On which day</p>
+        <div class="flex flex-wrap gap-2">
+          <button
+            v-for="one in balance.days"
+            :key="one.on"
+            type="button"
+            role="radio"
+            class="chip flex-col items-start py-1"
+            :class="{ 'border-2 border-lichen': one.on === balance.bestOn }"
+            :aria-checked="day === one.on"
+            :data-day="one.on"
+            @click="day = one.on"
+          >
+            <span>{{ one.on === layer.asOf ? 'today' : one.weekday }}</span>
+            <span class="text-sm font-normal"
+              >{{ one.on === balance.bestOn ? 'best' : one.willDo ? 'will do' : 'no'
+              }}<template v-if="balance.leaves">, carries {{ carriesIn(one, shelter) }}</template></span
+            >
+          </button>
+        </div>
+        <p class="mt-1" data-testid="day-said">
+          {{ dayText(day, layer.asOf) }}: {{ onDay?.said.join(' ') || 'will do.' }}
+        </p>
+      </div>
+      <template v-if="isToday">
+        <div class="grid gap-4 sm:grid-cols-2">
+          <Field
+            v-model="leaves"
+            label="Leaves on it"
+            inputmode="decimal"
+            :error="of('leavesBefore')"
+            hint="Counted, or a good guess."
+          />
+          <Field v-model="leafCm2" label="One leaf" unit="cm²" inputmode="decimal" :error="of('leafCm2')" />
+        </div>
+        <Choice
+          :model-value="fruitLeft ? 'LEFT' : 'OFF'"
+          label="Fruit and flowers"
+          :options="[
+            ['OFF', 'All off'],
+            ['LEFT', 'A few left on, to hold back the top'],
+          ]"
+          @update:model-value="fruitLeft = $event === 'LEFT'"
+        />
+      </template>
+      <p>
+        In the morning; water the ball the day before. Cut 10 to 20 mm below the ball, with a clean blade, and
+        shorten the stub under it.
+      </p>
+      <p v-for="caution in balance.cautions" :key="caution"><b>Caution:</b> {{ caution }}</p>
+    </template>
+    <template v-else>
+      <ProblemNote :problem="error" @retry="refetch()" />
+      <div class="grid gap-4 sm:grid-cols-2">
+        <Field v-model="plainBefore" label="Leaves on it" inputmode="decimal" :error="of('leavesBefore')" />
+        <Field v-model="plainLeft" label="Leaves left on" inputmode="decimal" :error="of('leavesLeft')" />
+      </div>
+      <Choice v-model="shelter" label="It goes into" :options="SHELTERS" />
+    </template>
+    <label class="grid gap-1">
+      <span class="font-bold">Note</span>
+      <input v-model="note" class="input" maxlength="1000" />
+    </label>
+    <div class="flex flex-wrap gap-2">
+      <button class="btn btn-main" :disabled="saving || !!balance?.first.length" data-testid="keep-other">
+        {{ isToday ? 'Severed' : `Plan the cut for ${onDay?.weekday} ${dayText(day, layer.asOf)}` }}
+      </button>
+      <button type="button" class="btn" @click="emit('close')">Back</button>
+    </div>
+  </form>
+</template>
