@@ -29,8 +29,8 @@ function see(sign: string): void {
             plant.code
           }}</RouterLink>
           {{ capital(plant.species) }}<template v-if="plant.variety"> ‘{{ plant.variety }}’</template>
-          <span class="text-muted"
-            >· {{ plant.place }} · {{ daysBetween(plant.since, today) }} of
+          <span class="text-muted">
+            · {{ plant.place }} · {{ daysBetween(plant.since, today) }} of
             {{ plant.daysWanted }} days<template v-if="plant.seenOn"
               >, seen {{ dayText(plant.seenOn, today) }}:
               {{ plant.seen.map((one) => word(SIGNS, one).toLowerCase()).join(', ') }}</template

@@ -31,7 +31,7 @@ const query = computed(() => {
   if (placeId.value) asked.set('placeId', placeId.value)
   const n = whole(leaves.value)
   if (typeof n === 'number') asked.set('leaves', String(n))
-  if (height.value.trim()) asked.set('stemHeightMm', toSend(height.value, 'length', session.units))
+  if (height.value.trim()) asked.set('stemHeight', toSend(height.value, 'length', session.units))
   return asked.toString()
 })
 const { data: advice } = useQuery({

@@ -42,9 +42,20 @@ const WHY: Record<string, string> = {
             >{{ capital(plant.species) }}<template v-if="plant.variety"> ‘{{ plant.variety }}’</template>
             <span class="block text-sm text-muted">{{ plant.place }} · {{ WHY[plant.why] }}</span></span
           >
-          <b v-if="plant.pot">{{ plant.pot }}</b>
+          <span v-if="plant.pot"
+            ><b>{{ plant.pot }}</b> pot, {{ show(plant.fillMl, 'volume', session.units) }} of mix</span
+          >
           <b v-else class="text-rust">no pot is large enough</b>
-          <span class="w-24 text-right">{{ show(plant.fillMl, 'volume', session.units) }}</span>
+          <RouterLink
+            v-if="session.mayRecord"
+            class="btn"
+            :to="{
+              name: 'layer',
+              params: { code: plant.code },
+              query: plant.why === 'CUT_TODAY' ? { do: 'SEVERED' } : {},
+            }"
+            >{{ plant.why === 'CUT_TODAY' ? 'Cut it' : 'Pot it' }}</RouterLink
+          >
         </li>
       </ul>
       <div class="grid content-start gap-5">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
-import { dayText } from '@/shared/dates'
+import { dayText, daysBetween } from '@/shared/dates'
 import Choice from '@/shared/ui/Choice.vue'
 import { capital, STAGE_STATES } from '@/shared/words'
 import type { ToSever } from './useShed'
@@ -22,6 +22,11 @@ const fruit = ref(props.layer.fruitToKeep ? 'KEEP' : 'NO')
 const best = computed(() => props.days.find((one) => one.rank === 1 && one.willDo)?.on)
 const pros = computed(() => props.layer.reasons.filter((one) => one.speaksFor))
 const cons = computed(() => props.layer.reasons.filter((one) => !one.speaksFor))
+const late = computed(() =>
+  props.layer.group === 'CUT' && props.layer.by ? daysBetween(props.layer.by, props.today) : 0,
+)
+/** What is only nearly ready is not planned yet, unless one wants to. */
+const planning = ref(props.layer.group !== 'NEARLY' || props.layer.cutOn !== null)
 const tone = computed(
   () =>
     ({ CUT: 'border-sap', HELD: 'border-lichen', NEARLY: 'border-line' })[props.layer.group] ?? 'border-line',
@@ -51,7 +56,7 @@ function choose(): void {
     </div>
     <div>
       <p class="text-lg font-bold" data-testid="headline">{{ layer.headline }}</p>
-      <p v-if="layer.by && layer.group === 'CUT'">By {{ dayText(layer.by, today) }}.</p>
+      <p v-if="late > 0" class="font-bold text-rust">{{ late }} days late.</p>
       <p v-if="layer.changed" class="border-l-4 border-water pl-2" data-testid="changed">
         {{ layer.changed }}
       </p>
@@ -74,7 +79,7 @@ function choose(): void {
       </div>
     </div>
     <template v-if="mayRecord">
-      <div role="group" :aria-label="`Plan the cut of ${layer.code}`">
+      <div v-if="planning" role="group" :aria-label="`Plan the cut of ${layer.code}`">
         <p class="mb-1 text-sm">
           {{
             layer.cutOn
@@ -109,6 +114,9 @@ function choose(): void {
           :to="{ name: 'layer', params: { code: layer.code }, query: { do: 'SEVERED' } }"
           >Leaf and cut</RouterLink
         >
+        <button v-if="!planning" type="button" class="link min-h-12" @click="planning = true">
+          Plan the cut onto a day
+        </button>
         <button type="button" class="link min-h-12" :aria-expanded="thinking" @click="thinking = !thinking">
           When is it meant to be cut?
         </button>

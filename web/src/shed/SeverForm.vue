@@ -146,7 +146,7 @@ function keep(): void {
         </div>
         <div class="grid content-start gap-4">
           <p class="text-lg font-bold" data-testid="leaf-instruction">{{ here?.sentence }}</p>
-          <div v-if="balance.leaves" class="flex flex-wrap gap-2">
+          <div v-if="here?.remove || left < balance.leaves" class="flex flex-wrap gap-2">
             <button type="button" class="btn" @click="suggest('off')">Take them off</button>
             <button v-if="here?.halve" type="button" class="btn" @click="suggest('half')">
               Halve instead

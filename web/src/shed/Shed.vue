@@ -31,6 +31,19 @@ const groups = computed(() =>
     }))
     .filter((one) => one.layers.length || one.none),
 )
+const toCut = computed(() => (view.value?.layers ?? []).filter((one) => one.group === 'CUT').length)
+/** The best day of the place where most is cut. */
+const bestSaid = computed(() => {
+  const counts = new Map<number, number>()
+  for (const one of view.value?.layers ?? [])
+    if (one.group === 'CUT') counts.set(one.placeId, (counts.get(one.placeId) ?? 0) + 1)
+  const where = [...counts].sort(([, a], [, b]) => b - a)[0]?.[0]
+  const week = view.value?.weeks.find((one) => one.placeId === where)
+  const best = week?.days.find((day) => day.rank === 1 && day.willDo)
+  if (!week) return ''
+  if (!best) return `; no day of this week will do in ${week.place}`
+  return `; the best day in ${week.place} is ${best.on === view.value?.today ? 'today' : best.weekday}`
+})
 const days = (placeId: number) => view.value?.weeks.find((week) => week.placeId === placeId)?.days ?? []
 const planned = computed(() => {
   const byDay = new Map<string, string[]>()
@@ -47,10 +60,35 @@ const planned = computed(() => {
   <p v-if="!view && !error" role="status" class="mt-4 text-muted">Weighing the layers…</p>
   <template v-if="view">
     <ProblemNote :problem="problem" class="mt-3" />
+    <p class="text-lg" data-testid="shed-sum">
+      <b>{{ toCut }}</b> {{ toCut === 1 ? 'asks' : 'ask' }} to be cut{{ bestSaid }}.
+    </p>
+    <p v-if="planned.length" class="mt-4" data-testid="planned">
+      <b>Planned:</b>
+      <template v-for="([day, codes], i) in planned" :key="day"
+        >{{ i ? '; ' : ' ' }}{{ dayText(day, view.today) }}: {{ codes.join(', ') }}</template
+      >. Water their balls the day before.
+    </p>
+    <section v-for="group in groups" :key="group.group" class="mt-6" :aria-label="group.title">
+      <h2 class="text-lg">{{ group.title }}</h2>
+      <p v-if="!group.layers.length" class="text-muted">{{ group.none }}</p>
+      <ul class="mt-2 grid gap-3 lg:grid-cols-2">
+        <SeverCard
+          v-for="layer in group.layers"
+          :key="layer.code"
+          :layer="layer"
+          :days="days(layer.placeId)"
+          :today="view.today"
+          :may-record="session.mayRecord"
+          :saving="saving"
+          @record="(kind, details) => record([layer.code], kind, details)"
+        />
+      </ul>
+    </section>
     <section
       v-for="week in view.weeks"
       :key="week.placeId"
-      class="mt-4"
+      class="mt-6"
       :aria-label="`The week in ${week.place}`"
     >
       <h2 class="text-base">The week in {{ week.place }}</h2>
@@ -82,28 +120,6 @@ const planned = computed(() => {
           </p>
           <p v-for="one in day.said" :key="one">{{ one }}</p>
         </li>
-      </ul>
-    </section>
-    <p v-if="planned.length" class="mt-4" data-testid="planned">
-      <b>Planned:</b>
-      <template v-for="([day, codes], i) in planned" :key="day"
-        >{{ i ? '; ' : ' ' }}{{ dayText(day, view.today) }}: {{ codes.join(', ') }}</template
-      >. Water their balls the day before.
-    </p>
-    <section v-for="group in groups" :key="group.group" class="mt-6" :aria-label="group.title">
-      <h2 class="text-lg">{{ group.title }}</h2>
-      <p v-if="!group.layers.length" class="text-muted">{{ group.none }}</p>
-      <ul class="mt-2 grid gap-3 lg:grid-cols-2">
-        <SeverCard
-          v-for="layer in group.layers"
-          :key="layer.code"
-          :layer="layer"
-          :days="days(layer.placeId)"
-          :today="view.today"
-          :may-record="session.mayRecord"
-          :saving="saving"
-          @record="(kind, details) => record([layer.code], kind, details)"
-        />
       </ul>
     </section>
     <section v-if="supply" class="mt-8 max-w-3xl" aria-label="What a ball carries">

@@ -4235,7 +4235,7 @@ export interface operations {
             query?: {
                 leaves?: number;
                 placeId?: number;
-                stemHeightMm?: number;
+                stemHeight?: string;
             };
             header?: never;
             path: {

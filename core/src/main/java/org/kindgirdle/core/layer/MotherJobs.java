@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.NextLook;
@@ -15,6 +16,7 @@ final class MotherJobs {
 
     private static final Rule MAY_WAIT_DAYS = Rule.of("job.may-wait");
     private static final Rule SEVER_WAIT_DAYS = Rule.of("job.sever-wait");
+    private static final Rule LOOK_SLACK_DAYS = Rule.of("look.slack");
     private static final Rule TOP_UP_AHEAD_DAYS = Rule.of("job.top-up-ahead");
     private static final Rule NEAR_DAYS = Rule.of("next.near-frost");
     private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
@@ -59,7 +61,7 @@ final class MotherJobs {
         }
         for (AlsoDo also : alsoDo) {
             int wait = also == AlsoDo.COVER_NOW ? 0 : days(MAY_WAIT_DAYS);
-            LocalDate from = also == AlsoDo.COVER_NOW ? today : state.lastOn();
+            LocalDate from = also == AlsoDo.COVER_NOW ? today : since();
             jobs.add(new Job(also.name(), from, from.plusDays(wait)));
         }
         // a wet ball is left to drain; a ball that is wetted, wrapped or cut anyway needs no visit for water
@@ -73,7 +75,6 @@ final class MotherJobs {
     }
 
     private Job step(NextStep step) {
-        LocalDate found = state.lastOn();
         LocalDate cutOn = state.cutPlannedOn();
         // what is off its mother already can't wait for a day
         if (cutOn != null && step.isSevering() && step != NextStep.RESCUE) {
@@ -88,11 +89,26 @@ final class MotherJobs {
                         .orElse(today);
                 yield new Job(Job.LOOK, due, due);
             }
-            case RESCUE, REWET, REWRAP, RELIEVE -> new Job(step.name(), found, found);
+            case RESCUE, REWET, REWRAP, RELIEVE -> within(step, 0);
             case LOST, CLEAN_OUT, CUT_BRIDGE, SEVER_SOON, SEVER_TO_COVER, RERING, ABANDON, RESCORE, GAMBLE ->
-                new Job(step.name(), found, found.plusDays(days(MAY_WAIT_DAYS)));
-            case SEVER_NOW, SEVER_DORMANT -> new Job(step.name(), found, severBy(found));
+                within(step, days(MAY_WAIT_DAYS));
+            case SEVER_NOW, SEVER_DORMANT -> {
+                LocalDate found = since();
+                yield new Job(step.name(), found, severBy(found));
+            }
         };
+    }
+
+    private Job within(NextStep step, int days) {
+        LocalDate found = since();
+        return new Job(step.name(), found, found.plusDays(days));
+    }
+
+    /** The day from which it has been so: of the last record, or of what time alone made of the step since. */
+    private LocalDate since() {
+        return ComingSteps.changed(state, context, today)
+                .map(ComingSteps.ChangedStep::on)
+                .orElse(state.lastOn());
     }
 
     private boolean decided(NextStep step) {
@@ -114,7 +130,21 @@ final class MotherJobs {
                 growing,
                 forecast.ready(),
                 heat::dayReaching);
-        return new Job(Job.LOOK, next.from(), next.by());
+        // what was not looked at in the cold is due when growth begins again, not in the middle of the winter
+        LocalDate since = growing && next.by().isBefore(today) ? growsSince(last) : last;
+        return since.isAfter(next.from())
+                ? new Job(Job.LOOK, since, since.plusDays(days(LOOK_SLACK_DAYS)))
+                : new Job(Job.LOOK, next.from(), next.by());
+    }
+
+    /** The first day of the growth that lasts today, or a day if it has lasted longer. */
+    private LocalDate growsSince(LocalDate day) {
+        LocalDate since = today;
+        while (since.isAfter(day)
+                && Phenology.isGrowing(context.rules(), context.climate(), context.species(), since.minusDays(1))) {
+            since = since.minusDays(1);
+        }
+        return since;
     }
 
     private int days(Rule rule) {

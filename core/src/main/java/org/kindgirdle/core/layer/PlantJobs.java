@@ -2,8 +2,10 @@ package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.function.Function;
 import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.harden.PlantState;
+import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 
@@ -15,6 +17,9 @@ final class PlantJobs {
 
     private static final Rule MOTHER_MAY_WAIT_DAYS = Rule.of("job.stub-may-wait");
 
+    /** What has been left undone for longer is late enough. */
+    private static final int LONGEST_DAYS = 60;
+
     private PlantJobs() {}
 
     /** What the mother of a severed layer is still owed; empty if nothing. */
@@ -25,13 +30,33 @@ final class PlantJobs {
                 : Optional.of(new Job(Job.TIDY_STUB, from, from.plusDays(rules.count(MOTHER_MAY_WAIT_DAYS))));
     }
 
-    static Job of(HouseRules rules, HardenVerdict verdict, PlantState plant, LocalDate today) {
+    /** The day on which what may be done now could first be done without a break: heat, wind and frost come between. */
+    private static LocalDate since(HardenVerdict verdict, LocalDate today, Function<LocalDate, PlantStep> stepOn) {
+        LocalDate earliest = verdict.from().isAfter(today) ? today : verdict.from();
+        LocalDate since = today;
+        while (since.isAfter(earliest)
+                && since.isAfter(today.minusDays(LONGEST_DAYS))
+                && stepOn.apply(since.minusDays(1)) == verdict.step()) {
+            since = since.minusDays(1);
+        }
+        return since;
+    }
+
+    /** @param stepOn what was to be done on another day, by what is known of the plant today */
+    static Job of(
+            HouseRules rules,
+            HardenVerdict verdict,
+            PlantState plant,
+            LocalDate today,
+            Function<LocalDate, PlantStep> stepOn) {
         String code = verdict.step().name();
         return switch (verdict.step()) {
             case POT_UP, STEP_BACK -> new Job(code, verdict.from(), verdict.from());
             case OPEN_AND_LOOK -> new Job(code, today, today);
-            case POT_ON, STEP_UP, RELEASE, HOLD_UNDER_COVER ->
-                new Job(code, verdict.from(), verdict.from().plusDays(rules.count(MAY_WAIT_DAYS)));
+            case POT_ON, STEP_UP, RELEASE, HOLD_UNDER_COVER -> {
+                LocalDate from = since(verdict, today, stepOn);
+                yield new Job(code, from, from.plusDays(rules.count(MAY_WAIT_DAYS)));
+            }
             case STAY, STAY_DORMANT -> {
                 LocalDate seen = plant.seen().isEmpty()
                         ? plant.rungSince()

@@ -156,14 +156,17 @@ public final class Projector {
         if (state.plant() == null || !state.phase().isLive()) {
             return new LayerProjection(state, ball, load, factors, null, null, null, Set.of(), List.of());
         }
-        HardenVerdict hardening = HardenRules.decide(
+        DaysOfYear leaflessThere = Phenology.leafless(rules, context.plantClimate(), context.species())
+                .orElse(null);
+        HardenVerdict hardening =
+                HardenRules.decide(rules, state.plant(), context.plantClimate(), leaflessThere, today);
+        List<Job> jobs = new ArrayList<>(List.of(PlantJobs.of(
                 rules,
+                hardening,
                 state.plant(),
-                context.plantClimate(),
-                Phenology.leafless(rules, context.plantClimate(), context.species())
-                        .orElse(null),
-                today);
-        List<Job> jobs = new ArrayList<>(List.of(PlantJobs.of(rules, hardening, state.plant(), today)));
+                today,
+                day -> HardenRules.decide(rules, state.plant(), context.plantClimate(), leaflessThere, day)
+                        .step())));
         // what is cut off when it is set leaves its stub to the pruning of the mother
         if (context.recipe().method().staysOnMother()) {
             PlantJobs.forMother(rules, state, state.plant()).ifPresent(jobs::add);

@@ -8,8 +8,8 @@ import org.kindgirdle.core.units.Require;
 
 /**
  * The leaf that a mL of full, mature ball supplies at 1 kPa, as the nursery's own severed plants have it: Bayes over the
- * figure's logarithm, {@code ln s ~ N(ln 6, 0.35)}, where a plant that asks for x wilts with probability
- * {@code Phi((ln x - ln s) / 0.35)}. With no plant it is the house's figure.
+ * figure's logarithm, {@code ln s ~ N(ln 6, 0.35)}, where a plant that asks for x wilts of it with
+ * probability {@code Phi((ln x - ln s) / 0.35)}, and one in ten of other things. With no plant it is the house's figure.
  *
  * @param cm2PerMl the median
  * @param low a tenth lies below it, cm2/mL
@@ -20,6 +20,7 @@ import org.kindgirdle.core.units.Require;
 public record LearnedSupply(double cm2PerMl, double low, double high, int plants, int wilted) {
 
     private static final Rule SPREAD = Rule.of("prior.supply-spread");
+    private static final Rule OTHER = Rule.of("prior.supply-other");
     private static final Rule PLANT_SPREAD = Rule.of("prior.supply-plant-spread");
 
     /** The posterior is worked out at so many points, evenly in the logarithm, this many prior spreads either way. */
@@ -51,6 +52,7 @@ public record LearnedSupply(double cm2PerMl, double low, double high, int plants
     public static LearnedSupply from(HouseRules rules, double expectedCm2PerMl, List<Plant> plants) {
         Require.positive("expectedCm2PerMl", expectedCm2PerMl);
         double spread = rules.of(SPREAD);
+        double other = rules.of(OTHER);
         double plantSpread = rules.of(PLANT_SPREAD);
         double[] heights = new double[POINTS];
         double[] logs = new double[POINTS];
@@ -60,7 +62,8 @@ public record LearnedSupply(double cm2PerMl, double low, double high, int plants
             logs[i] = Math.log(expectedCm2PerMl) + z * spread;
             heights[i] = -z * z / 2;
             for (Plant plant : plants) {
-                double wilts = phi((Math.log(plant.askedCm2PerMl()) - logs[i]) / plantSpread);
+                double leaf = phi((Math.log(plant.askedCm2PerMl()) - logs[i]) / plantSpread);
+                double wilts = other + (1 - other) * leaf;
                 heights[i] += Math.log(Math.max(LEAST_P, plant.wilted() ? wilts : 1 - wilts));
             }
             top = Math.max(top, heights[i]);

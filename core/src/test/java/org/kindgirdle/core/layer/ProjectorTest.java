@@ -313,6 +313,36 @@ class ProjectorTest {
     }
 
     @Test
+    void a_step_that_time_brought_is_dated_from_the_day_it_came_not_from_the_last_look() {
+        Carrow full = new Carrow().set().look(JULY, RootStage.FILLED, 3);
+        LocalDate day = JULY;
+        while (step(full.asOf(day)) == NextStep.SEVER_NOW) {
+            day = day.plusDays(1);
+        }
+        assertThat(day).isEqualTo(LocalDate.of(2026, 9, 9));
+        Job cover = new Job("SEVER_TO_COVER", day, day.plusDays(7));
+        assertThat(full.asOf(day).jobs()).contains(cover);
+        assertThat(full.asOf(day.plusDays(3)).jobs()).contains(cover);
+    }
+
+    @Test
+    void what_the_winter_held_back_is_dated_from_the_spring() {
+        LocalDate october = LocalDate.of(2026, 10, 1);
+        Carrow plant = new Carrow()
+                .set()
+                .on(JULY, new LayerRecord.Severed(12, 6))
+                .on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000, null))
+                .on(october, new LayerRecord.Moved(Rung.OPEN))
+                .on(october, new LayerRecord.Observed(Set.of(PlantSign.ROOTS_AT_EDGE, PlantSign.NEW_GROWTH)));
+        LocalDate day = LocalDate.of(2027, 4, 1);
+        while (hardening(plant.asOf(day)).step() != PlantStep.RELEASE) {
+            day = day.plusDays(1);
+        }
+        assertThat(day).isAfter(LocalDate.of(2027, 4, 1));
+        assertThat(plant.asOf(day.plusDays(2)).jobs()).contains(new Job("RELEASE", day, day.plusDays(4)));
+    }
+
+    @Test
     void what_is_wanted_of_it_can_be_thought_over() {
         Carrow full = new Carrow().set().look(JULY, RootStage.FILLED, 3);
         full.on(JULY, new LayerRecord.Chosen(School.SPRING, false, false));

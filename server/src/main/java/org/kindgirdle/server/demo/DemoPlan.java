@@ -201,10 +201,11 @@ final class DemoPlan {
 
     static final List<BatchPlan> BATCHES = List.of(
             batch("MD-01", "Moss and foil", day(2025, 6, 3), 3, 15, 30),
-            batch("QU-01 / East fork", "Moss and foil", day(2026, 4, 21), 3, 17, 20),
+            batch("QU-01 / East fork", "Moss and foil", day(2026, 4, 21), 3, 17, 20)
+                    .drooping(),
             batch("LQ-01", "Moss and foil", day(2026, 4, 7), 3, 18, 35),
             batch("FJ-01 / South limb", "Coir bag", day(2026, 4, 7), 3, 13, 40),
-            batch("MU-02", "Moss and foil", day(2026, 4, 24), 3, 20, 25).drooping(),
+            batch("MU-02", "Moss and foil", day(2026, 4, 24), 3, 20, 25),
             batch("QU-02", "Coir bag", day(2026, 5, 8), 3, 16, 30),
             batch("MU-01 / Left leader", "Moss and foil", day(2026, 5, 12), 3, 19, 30, Condition.WRAP_OPEN),
             batch("SM-01", "Moss and foil", day(2026, 5, 15), 3, 11, 45, Condition.BRIDGED),

@@ -17,6 +17,7 @@ import org.kindgirdle.core.harden.StepUpDay;
 import org.kindgirdle.core.harden.WinterCare;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.core.pot.Stability;
 import org.kindgirdle.server.journal.LiveLayers;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
@@ -142,6 +143,7 @@ class Ladders {
         List<LadderView.ForWinter> winter = new ArrayList<>();
         for (LiveLayers.Live one : all) {
             PlaceClimate climate = one.context().plantClimate();
+            boolean underARoof = nursery.place(one.placeId()).stand() == Stability.Stand.COVERED;
             WinterCare.of(
                             nursery.rules(),
                             Objects.requireNonNull(one.projection().state().plant()),
@@ -153,6 +155,7 @@ class Ladders {
                                             one.context().species())
                                     .orElse(null),
                             nursery.today())
+                    .filter(care -> care.need() == WinterCare.Need.FROST_FREE || !underARoof)
                     .ifPresent(care -> winter.add(new LadderView.ForWinter(
                             one.code(),
                             one.context().species().common(),

@@ -2,6 +2,11 @@ package org.kindgirdle.server.pot;
 
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.set.LayerCode;
+import org.kindgirdle.core.units.Dimension;
+import org.kindgirdle.core.units.OutOfRangeException;
+import org.kindgirdle.core.units.Quantity;
+import org.kindgirdle.core.units.QuantityFormatException;
+import org.kindgirdle.core.units.Require;
 import org.kindgirdle.server.journal.Reprojection;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Within;
@@ -15,6 +20,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/v1")
 class PottingController {
+
+    private static final double MOST_STEM_MM = 20_000;
 
     private final DaysPotting day;
     private final PotAdvice advice;
@@ -32,16 +39,27 @@ class PottingController {
         return day.view();
     }
 
+    /** @param stemHeight above the pot, a length with its unit */
     @GetMapping("/layers/{code}/pot-advice")
     PotAdviceView advice(
             @PathVariable String code,
             @RequestParam(required = false) @Nullable Long placeId,
-            @RequestParam(required = false) @Nullable @Within(low = 0, high = 20_000, unit = "mm") Double stemHeightMm,
+            @RequestParam(required = false) @Nullable String stemHeight,
             @RequestParam(required = false) @Nullable @Within(low = 0, high = 5000) Integer leaves) {
         return advice.of(
                 LayerCode.parse(code).orElseThrow(() -> ProblemException.notFound("layer", code)),
                 placeId,
-                stemHeightMm,
+                stemHeight == null ? null : heightMm(stemHeight),
                 leaves);
+    }
+
+    private static double heightMm(String typed) {
+        try {
+            return Require.within(
+                    "stemHeight", Quantity.parse(Dimension.LENGTH, typed).doubleValue(), 0, MOST_STEM_MM);
+        } catch (QuantityFormatException | OutOfRangeException refused) {
+            throw ProblemException.invalid(
+                    "stemHeight", typed, "a length from 0 mm to 20 m", "This is no height of a plant in a pot.");
+        }
     }
 }

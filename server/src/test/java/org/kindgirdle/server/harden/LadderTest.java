@@ -68,12 +68,17 @@ class LadderTest {
     @Test
     void a_tall_plant_in_the_open_tips_and_is_told_what_to_do_and_stands_where_no_wind_comes() {
         String code = severed(mother);
-        JsonNode tall = advice(code, "?stemHeightMm=1800&leaves=200");
+        JsonNode tall = advice(code, "?stemHeight=180cm&leaves=200");
         assertThat(chosen(tall).path("stands").asBoolean()).isFalse();
         assertThat(chosen(tall).path("ballastKg").asDouble()).isPositive();
         assertThat(tall.path("advice").get(1).asString())
                 .contains("tie it to a rail")
                 .contains("A stake holds the stem, not the pot.");
+        assertThat(nursery.viewer()
+                        .get("/api/v1/layers/" + code + "/pot-advice?stemHeight=tall")
+                        .expect(400)
+                        .fields())
+                .containsExactly("stemHeight");
         assertThat(nursery.viewer()
                         .get("/api/v1/layers/" + code + "/pot-advice?placeId=99999")
                         .expect(400)

@@ -29,13 +29,14 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * A nursery on the real application and a real MariaDB: Quern Wood, 52 N, with a field, a tunnel and one owner, made
  * over HTTP from an empty database as a user would. It is started once a JVM.
  */
-public final class TestNursery {
+public final class TestNursery implements AutoCloseable {
 
     public static final LocalDate TODAY = LocalDate.of(2026, 7, 10);
     private static final String PASSWORD = "ring-and-moss-26";
 
     private final ConfigurableApplicationContext context;
     private final String base;
+    private final MariaDbServer database = MariaDbServer.start();
     private final TestClock clock = new TestClock();
     private final Client owner;
     private final Client grower;
@@ -47,7 +48,6 @@ public final class TestNursery {
 
     TestNursery() {
         clock.moveTo(TODAY);
-        MariaDbServer database = MariaDbServer.start();
         PrintStream console = System.out;
         ByteArrayOutputStream printed = new ByteArrayOutputStream();
         System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
@@ -73,6 +73,17 @@ public final class TestNursery {
         field = place("North field", 1, "FULL", 0, "SITE", -4.5);
         tunnel = place("Low tunnel", 2, "PART", 4, "NONE", 2);
         recipe = recipe("Moss and foil");
+    }
+
+    /** One with nothing in it, for a test that must not meet what others left; it is to be closed. */
+    public static TestNursery ofItsOwn() {
+        return new TestNursery();
+    }
+
+    @Override
+    public void close() {
+        context.close();
+        database.close();
     }
 
     private static Path temporaryFolder() {
