@@ -6,16 +6,20 @@ import { leavesEach, touched, type LeafState } from './leaves'
 const props = defineProps<{ carries: number; fillPercent: number }>()
 const states = defineModel<LeafState[]>({ required: true })
 
-const HEIGHT = 330
-const BALL_Y = 262
-const LOWEST_Y = 196
+const HEIGHT = 424
+const BALL_Y = 356
+const LOWEST_Y = 286
 const MIDDLE = 120
+const LEAVES_HEIGHT = 272
+const MOST_GAP = 46
 const WORDS: Record<LeafState, string> = { on: 'left on', half: 'halved', off: 'taken off' }
 
 const each = computed(() => leavesEach(states.value.length))
 const leaves = computed(() => {
   const count = Math.ceil(states.value.length / each.value)
   const pairs = Math.max(1, Math.ceil(count / 2))
+  // as far apart as there is room for: each is touched with a glove on
+  const gap = Math.min(MOST_GAP, LEAVES_HEIGHT / pairs)
   return Array.from({ length: count }, (_, i) => {
     const pair = Math.floor(i / 2)
     const left = i % 2 === 0
@@ -24,9 +28,10 @@ const leaves = computed(() => {
     return {
       i,
       state: states.value[i * each.value]!,
-      y: LOWEST_Y - (168 * pair) / Math.max(1, pairs - 1 || 1),
+      y: LOWEST_Y - gap * pair,
       side: left ? -1 : 1,
       size,
+      gap,
       label: `Leaf ${i + 1}${each.value > 1 ? ` (stands for ${each.value})` : ''}: ${WORDS[states.value[i * each.value]!]}`,
     }
   })
@@ -53,7 +58,7 @@ function touch(i: number): void {
 <template>
   <svg
     :viewBox="`0 0 240 ${HEIGHT}`"
-    class="mx-auto block h-80 w-full max-w-72 touch-manipulation"
+    class="mx-auto block h-[26rem] w-full max-w-72 touch-manipulation"
     role="group"
     aria-label="Leaves over roots"
   >
@@ -91,19 +96,25 @@ function touch(i: number): void {
       @keydown.space.prevent="touch(leaf.i)"
     >
       <rect
-        :x="leaf.side < 0 ? -leaf.size : 0"
-        :y="-leaf.size * 0.36"
-        :width="leaf.size"
-        :height="leaf.size * 0.5"
+        :x="leaf.side < 0 ? -100 : 0"
+        :y="-leaf.gap * 0.6"
+        width="100"
+        :height="leaf.gap"
         fill="transparent"
       />
       <path
         :d="shape(leaf.size, leaf.side)"
+        pointer-events="none"
         :class="leaf.state === 'on' ? 'fill-lichen stroke-card' : 'fill-paper stroke-muted'"
         :stroke-dasharray="leaf.state === 'on' ? undefined : '3 3'"
         stroke-width="1.5"
       />
-      <path v-if="leaf.state === 'half'" :d="half(leaf.size, leaf.side)" class="fill-lichen stroke-card" />
+      <path
+        v-if="leaf.state === 'half'"
+        :d="half(leaf.size, leaf.side)"
+        pointer-events="none"
+        class="fill-lichen stroke-card"
+      />
     </g>
   </svg>
   <p v-if="each > 1" class="eyebrow text-center">One drawn leaf stands for {{ each }}.</p>

@@ -48,11 +48,11 @@ watch(
   advice,
   (now, before) => {
     if (!now || before) return
-    pot.value = now.chosen ?? ''
+    pot.value ||= now.chosen ?? ''
     ladder.value = now.ladder
-    placeId.value = String(now.placeId)
-    height.value = typed(now.stemHeightMm, 'length', session.units)
-    leaves.value = String(now.leaves)
+    placeId.value ||= String(now.placeId)
+    height.value ||= typed(now.stemHeightMm, 'length', session.units)
+    leaves.value ||= String(now.leaves)
   },
   { immediate: true },
 )

@@ -95,7 +95,6 @@ function choose(): void {
             class="chip flex-col !items-start px-2 py-1 leading-tight"
             :class="{ 'border-2 !border-lichen': day.on === best }"
             :aria-pressed="layer.cutOn === day.on"
-            :aria-label="`${day.weekday} ${dayText(day.on, today)}: ${day.said.join(' ') || 'will do'}`"
             :data-day="day.on"
             :disabled="saving"
             @click="emit('record', 'CUT_PLANNED', { cutOn: layer.cutOn === day.on ? null : day.on })"
@@ -104,6 +103,7 @@ function choose(): void {
             <span class="text-sm font-normal">{{
               day.on === best ? 'best' : day.willDo ? 'will do' : 'no'
             }}</span>
+            <span class="sr-only">{{ dayText(day.on, today) }}. {{ day.said.join(' ') }}</span>
           </button>
         </div>
       </div>

@@ -55,8 +55,9 @@ watch(
   (now, before) => {
     if (!now) return
     if (!before) {
-      leaves.value = String(now.leaves)
-      leafCm2.value = String(now.leafCm2)
+      // what was typed while it was being fetched stays
+      leaves.value ||= String(now.leaves)
+      leafCm2.value ||= String(now.leafCm2)
     }
     if (states.value.length !== now.leaves) suggest('off')
   },
@@ -81,7 +82,6 @@ function suggest(way: 'off' | 'half' | 'none'): void {
 
 const of = (field: string) => (props.problem instanceof Problem ? props.problem.of(field) : undefined)
 /** With no balance at hand, what was done is recorded all the same. */
-const plainBefore = ref(String(props.layer.drawing.leavesBeyond))
 const plainLeft = ref(String(props.layer.drawing.leavesBeyond))
 
 function keep(): void {
@@ -102,7 +102,7 @@ function keep(): void {
           placeId: placeId.value ? Number(placeId.value) : null,
         }
       : {
-          leavesBefore: wholeNumber(plainBefore.value),
+          leavesBefore: wholeNumber(leaves.value),
           leavesLeft: wholeNumber(plainLeft.value),
           shelter: shelter.value,
         },
@@ -226,10 +226,11 @@ function keep(): void {
       </p>
       <p v-for="caution in balance.cautions" :key="caution"><b>Caution:</b> {{ caution }}</p>
     </template>
+    <p v-else-if="!error" role="status" class="text-muted">Weighing leaf and root…</p>
     <template v-else>
       <ProblemNote :problem="error" @retry="refetch()" />
       <div class="grid gap-4 sm:grid-cols-2">
-        <Field v-model="plainBefore" label="Leaves on it" inputmode="decimal" :error="of('leavesBefore')" />
+        <Field v-model="leaves" label="Leaves on it" inputmode="decimal" :error="of('leavesBefore')" />
         <Field v-model="plainLeft" label="Leaves left on" inputmode="decimal" :error="of('leavesLeft')" />
       </div>
       <Choice v-model="shelter" label="It goes into" :options="SHELTERS" />
@@ -239,7 +240,11 @@ function keep(): void {
       <input v-model="note" class="input" maxlength="1000" />
     </label>
     <div class="flex flex-wrap gap-2">
-      <button class="btn btn-main" :disabled="saving || !!balance?.first.length" data-testid="keep-other">
+      <button
+        class="btn btn-main"
+        :disabled="saving || (!balance && !error) || !!balance?.first.length"
+        data-testid="keep-other"
+      >
         {{ isToday ? 'Severed' : `Plan the cut for ${onDay?.weekday} ${dayText(day, layer.asOf)}` }}
       </button>
       <button type="button" class="btn" @click="emit('close')">Back</button>

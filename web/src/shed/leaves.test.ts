@@ -20,11 +20,11 @@ describe('leaf over root', () => {
   })
 
   it('draws one leaf for several where there are many, and loses none', () => {
-    expect(leavesEach(32)).toBe(1)
-    expect(leavesEach(33)).toBe(2)
-    const states = touched(whole(65), 21, 3)
-    expect(states).toHaveLength(65)
+    expect(leavesEach(16)).toBe(1)
+    expect(leavesEach(17)).toBe(2)
+    const states = touched(whole(47), 15, 3)
+    expect(states).toHaveLength(47)
     expect(count(states, 'half')).toBe(2)
-    expect(drawing(states)).toBe(64)
+    expect(drawing(states)).toBe(46)
   })
 })

@@ -2,7 +2,7 @@
 export type LeafState = 'on' | 'half' | 'off'
 
 /** More are drawn as one leaf for several. */
-const MOST_DRAWN = 32
+const MOST_DRAWN = 16
 
 /** How many leaves one drawn leaf stands for. */
 export function leavesEach(leaves: number): number {

@@ -168,13 +168,25 @@ class LifeOfALayerTest {
         visit.tap("keep-look");
         visit.tap("do-step");
         visit.field("Leaves on it").fill("12");
-        visit.field("Leaves left on").fill("6");
+        Locator leaves = visit.page().locator("[data-part=leaf]");
+        assertThat(leaves).hasCount(12);
+        for (int i = 0; i < 6; i++) {
+            while (!"off".equals(leaves.nth(i).getAttribute("data-state"))) {
+                leaves.nth(i).press("Enter");
+            }
+        }
+        for (int i = 6; i < 12; i++) {
+            while (!"on".equals(leaves.nth(i).getAttribute("data-state"))) {
+                leaves.nth(i).press("Enter");
+            }
+        }
         visit.tap("keep-other");
         assertThat(records("SEVERED")).containsText("6 of 12 leaves left on");
 
-        visit.field("Pot").fill("3 qt");
+        assertThat(visit.see("pot-advice")).containsText("the smallest that leaves room");
+        visit.page().locator("[data-pot='3 L']").click();
         visit.tap("pot");
-        assertThat(records("POTTED")).containsText("light mix");
+        assertThat(records("POTTED")).containsText("light mix, 3 L");
         assertThat(layer(first()).path("phase").asString()).isEqualTo("POTTED");
 
         visit.later("2026-10-02");
@@ -201,7 +213,12 @@ class LifeOfALayerTest {
         visit.tap("observe");
         assertThat(advice()).containsText(Pattern.compile("release", Pattern.CASE_INSENSITIVE));
         visit.radio("Own mother stock").click();
+        visit.field("Its code as a mother").fill("QU-09");
         visit.tap("release");
+        // it is a mother now, with its line
+        assertThat(visit.heading("QU-09")).isVisible();
+        assertThat(visit.see("pedigree")).containsText(first());
+        visit.openLayer(first());
         assertThat(records("RELEASED")).containsText("to mother stock");
         JsonNode layer = layer(first());
         assertThat(layer.path("phase").asString()).isEqualTo("RELEASED");

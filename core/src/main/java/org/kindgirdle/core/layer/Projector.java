@@ -156,16 +156,14 @@ public final class Projector {
         if (state.plant() == null || !state.phase().isLive()) {
             return new LayerProjection(state, ball, load, factors, null, null, null, Set.of(), List.of());
         }
-        DaysOfYear leaflessThere = Phenology.leafless(rules, context.plantClimate(), context.species())
-                .orElse(null);
-        HardenVerdict hardening =
-                HardenRules.decide(rules, state.plant(), context.plantClimate(), leaflessThere, today);
+        // its leaves keep to the seasons that it grew up in: a warm place does not give them back
+        HardenVerdict hardening = HardenRules.decide(rules, state.plant(), context.plantClimate(), leafless, today);
         List<Job> jobs = new ArrayList<>(List.of(PlantJobs.of(
                 rules,
                 hardening,
                 state.plant(),
                 today,
-                day -> HardenRules.decide(rules, state.plant(), context.plantClimate(), leaflessThere, day)
+                day -> HardenRules.decide(rules, state.plant(), context.plantClimate(), leafless, day)
                         .step())));
         // what is cut off when it is set leaves its stub to the pruning of the mother
         if (context.recipe().method().staysOnMother()) {

@@ -151,7 +151,7 @@ class Ladders {
                             one.context().species(),
                             Phenology.leafless(
                                             nursery.rules(),
-                                            climate,
+                                            one.context().climate(),
                                             one.context().species())
                                     .orElse(null),
                             nursery.today())

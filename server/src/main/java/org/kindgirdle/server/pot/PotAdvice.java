@@ -163,9 +163,7 @@ class PotAdvice {
     private static Ladder ladder(LiveLayers.Live one, NurserySnapshot nursery) {
         LayerState state = one.projection().state();
         boolean leafless = Phenology.leafless(
-                        nursery.rules(),
-                        one.context().plantClimate(),
-                        one.context().species())
+                        nursery.rules(), one.context().climate(), one.context().species())
                 .map(days -> days.includes(nursery.today()))
                 .orElse(false);
         return leafless
