@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { dayText, daysBetween } from '@/shared/dates'
 import type { Schemas } from '@/shared/api/client'
@@ -24,11 +24,17 @@ const session = useSession()
 const { layer, loadError, reload, saving, problem, record, undo } = useLayer(props.code)
 const showWhy = ref(false)
 /** the shed's lists lead to the form that they speak of */
+const asked = ref<HTMLElement | null>(null)
 const other = ref(session.mayRecord ? String(useRoute().query.do ?? '') : '')
 /** a look that is being corrected: the new record stands in its place, at its time */
 const wrong = ref<Schemas['RecordView'] | null>(null)
 const asLook = (one: Schemas['RecordView']) =>
   one.details as unknown as { stage: string; sectors: number[]; fillPercent: number; conditions: string[] }
+
+// on a phone the drawing stands above the form that one was led to
+watch(asked, (form) => {
+  if (form && other.value && window.innerWidth < 640) form.scrollIntoView()
+})
 
 function beginCorrecting(one: Schemas['RecordView']): void {
   wrong.value = one
@@ -136,7 +142,7 @@ async function keep(what: NewRecord): Promise<boolean> {
           {{ dayText(layer.plant.rungSince, layer.asOf) }}
         </p>
       </div>
-      <div v-if="session.mayRecord">
+      <div v-if="session.mayRecord" ref="asked">
         <section v-if="wrong" class="panel" aria-labelledby="correct-title">
           <h2 id="correct-title" class="mb-3 text-lg">
             The look of {{ dayText(wrong.on, layer.asOf) }}, as it should have been recorded

@@ -42,7 +42,7 @@ function see(sign: string): void {
         </p>
         <p v-for="one in plant.advice.because.slice(1)" :key="one" class="text-sm">{{ one }}</p>
       </div>
-      <div v-if="mayRecord" class="flex flex-wrap gap-2">
+      <div v-if="mayRecord" class="ml-13 flex flex-wrap gap-2 sm:ml-0">
         <button
           v-if="plant.to"
           type="button"
@@ -55,6 +55,12 @@ function see(sign: string): void {
           {{ plant.step === 'STEP_BACK' ? 'Moved back to' : 'Moved up to' }}
           {{ word(RUNGS, plant.to).toLowerCase() }}
         </button>
+        <RouterLink
+          v-if="plant.step === 'POT_UP' || plant.step === 'POT_ON'"
+          class="btn btn-main"
+          :to="{ name: 'layer', params: { code: plant.code } }"
+          >Pot it</RouterLink
+        >
         <button type="button" class="btn" :aria-expanded="looking" @click="looking = !looking">Seen</button>
       </div>
     </div>

@@ -19,7 +19,9 @@ class Screenshots {
         try (Visit desk = Visit.desk(application).signedInAs("maren")) {
             picture(desk, "/", "Friday’s round", "round");
             picture(desk, "/layers/AJJ-4M", "AJJ-4M", "layer");
-            picture(desk, "/layers/YRF-DJ", "YRF-DJ", "layer-hardening-off");
+            picture(desk, "/shed", "Sever today?", "shed");
+            picture(desk, "/layers/5YP-F6?do=SEVERED", "5YP-F6", "leaf-over-root");
+            picture(desk, "/shed/ladder", "The ladder", "ladder");
             picture(desk, "/layers", "Layers", "layers");
             picture(desk, "/season?species=CYDOBL", "Season", "season");
             desk.see("target").first().scrollIntoViewIfNeeded();

@@ -150,7 +150,7 @@ class PotAdvice {
         values.put("tips", format.wind(chosen.stability().tipsAtMs()));
         values.put("wind", format.wind(wind));
         if (chosen.stability().stands()) {
-            advice.add(phrases.say("pot.stands", values));
+            advice.add(phrases.say(wind > 0 ? "pot.stands" : "pot.stands.calm", values));
             return advice;
         }
         HousePot heavier = PotFit.smallestThatStands(fits).map(PotFit::pot).orElse(null);
