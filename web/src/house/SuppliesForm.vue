@@ -9,6 +9,7 @@ import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import { capital, MEDIA, WRAPS } from '@/shared/words'
+import IngredientRows from './IngredientRows.vue'
 
 /** Mixes, containers and hormones. */
 const props = defineProps<{ supplies: Schemas['SuppliesView'] }>()
@@ -26,11 +27,7 @@ const mixes = ref(
       return [
         code,
         {
-          ingredients: mix.ingredients.map((one) => ({
-            name: one.name,
-            parts: String(one.parts),
-            swelling: String(one.swelling),
-          })),
+          ingredients: mix.ingredients.map(rowOf),
           additives: mix.additives.map((one) => ({
             name: one.name,
             perLitre: String(one.perLitre),
@@ -69,13 +66,7 @@ const pots = ref(
     mass: typed(one.massG, 'mass', units),
   })),
 )
-const potting = ref(
-  props.supplies.pottingMix.ingredients.map((one) => ({
-    name: one.name,
-    parts: String(one.parts),
-    swelling: String(one.swelling),
-  })),
-)
+const potting = ref(props.supplies.pottingMix.ingredients.map(rowOf))
 const KINDS = WRAPS.filter(([code]) => ['SLIT_BAG', 'VENTED_BAG', 'HINGED_POD', 'SPLIT_POT'].includes(code))
 const FORMS: [string, string][] = [
   ['POWDER', 'Powder'],
@@ -88,19 +79,23 @@ const DOSES: [string, string][] = [
 ]
 const media = MEDIA.map(([code, name]): [string, string] => [code, capital(name)])
 
+function rowOf(one: Schemas['Ingredient']) {
+  return { name: one.name, parts: String(one.parts), swelling: String(one.swelling) }
+}
+
+function ingredientsOf(rows: ReturnType<typeof rowOf>[]) {
+  return rows
+    .filter((one) => one.name.trim())
+    .map((one) => ({ name: one.name.trim(), parts: number(one.parts), swelling: number(one.swelling) }))
+}
+
 async function save(): Promise<void> {
   const saved = await send('PUT', '/supplies', {
     mixes: Object.fromEntries(
       Object.entries(mixes.value).map(([code, mix]) => [
         code,
         {
-          ingredients: mix.ingredients
-            .filter((one) => one.name.trim())
-            .map((one) => ({
-              name: one.name.trim(),
-              parts: number(one.parts),
-              swelling: number(one.swelling),
-            })),
+          ingredients: ingredientsOf(mix.ingredients),
           additives: mix.additives
             .filter((one) => one.name.trim())
             .map((one) => ({ name: one.name.trim(), perLitre: number(one.perLitre), unit: one.unit })),
@@ -130,13 +125,7 @@ async function save(): Promise<void> {
       massG: toSend(one.mass, 'mass', units),
     })),
     pottingMix: {
-      ingredients: potting.value
-        .filter((one) => one.name.trim())
-        .map((one) => ({
-          name: one.name.trim(),
-          parts: number(one.parts),
-          swelling: number(one.swelling),
-        })),
+      ingredients: ingredientsOf(potting.value),
       additives: props.supplies.pottingMix.additives,
     },
     version: version.value,
@@ -157,34 +146,11 @@ async function mineCounts(): Promise<void> {
     <fieldset>
       <legend class="font-bold">Mixes, by parts of volume</legend>
       <div class="mt-2 max-w-sm"><PickOne v-model="medium" label="Mix" :options="media" /></div>
-      <div
-        v-for="(one, index) in mixes[medium]!.ingredients"
-        :key="`${medium}-${index}`"
-        class="mt-3 grid items-start gap-4 sm:grid-cols-[2fr_1fr_1fr_auto]"
-      >
-        <Field v-model="one.name" label="Ingredient" />
-        <Field
-          v-model="one.parts"
-          label="Parts"
-          inputmode="decimal"
-          :error="error(`mixes.${medium}.ingredients[${index}].parts`)"
-        />
-        <Field
-          v-model="one.swelling"
-          label="Swells"
-          hint="Wet litres from a dry one"
-          inputmode="decimal"
-          :error="error(`mixes.${medium}.ingredients[${index}].swelling`)"
-        />
-        <button
-          v-if="mixes[medium]!.ingredients.length > 1"
-          type="button"
-          class="link min-h-12 sm:mt-6"
-          @click="mixes[medium]!.ingredients.splice(index, 1)"
-        >
-          Take it out
-        </button>
-      </div>
+      <IngredientRows
+        :key="medium"
+        v-model="mixes[medium]!.ingredients"
+        :error="(index, field) => error(`mixes.${medium}.ingredients[${index}].${field}`)"
+      />
       <div
         v-for="(one, index) in mixes[medium]!.additives"
         :key="`${medium}-plus-${index}`"
@@ -316,34 +282,10 @@ async function mineCounts(): Promise<void> {
     </fieldset>
     <fieldset>
       <legend class="font-bold">The light mix that pots are filled up with</legend>
-      <div
-        v-for="(one, index) in potting"
-        :key="index"
-        class="mt-3 grid items-start gap-4 sm:grid-cols-[2fr_1fr_1fr_auto]"
-      >
-        <Field v-model="one.name" label="Ingredient" />
-        <Field
-          v-model="one.parts"
-          label="Parts"
-          inputmode="decimal"
-          :error="error(`pottingMix.ingredients[${index}].parts`)"
-        />
-        <Field
-          v-model="one.swelling"
-          label="Swells"
-          hint="Wet litres from a dry one"
-          inputmode="decimal"
-          :error="error(`pottingMix.ingredients[${index}].swelling`)"
-        />
-        <button
-          v-if="potting.length > 1"
-          type="button"
-          class="link min-h-12 sm:mt-6"
-          @click="potting.splice(index, 1)"
-        >
-          Take it out
-        </button>
-      </div>
+      <IngredientRows
+        v-model="potting"
+        :error="(index, field) => error(`pottingMix.ingredients[${index}].${field}`)"
+      />
       <button
         type="button"
         class="link mt-2 min-h-10"

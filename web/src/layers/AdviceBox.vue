@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { dayText } from '@/shared/dates'
 import type { Card } from '@/shared/device/useCards'
 import { show } from '@/shared/quantity'
@@ -52,6 +52,7 @@ const dueWater = computed(() =>
   props.layer.jobs.find((job) => job.code === 'TOP_UP' && job.from <= props.layer.asOf),
 )
 const dueStub = computed(() => props.layer.jobs.find((job) => job.code === 'TIDY_STUB'))
+const leader = ref('')
 const due = (job: { daysLate: number; by: string }) =>
   job.daysLate ? `${job.daysLate} days late` : `by ${dayText(job.by, props.layer.asOf)}`
 
@@ -136,14 +137,18 @@ function doAlso(code: string): void {
       <b>{{ layer.mother.code }}:</b> shorten the stub to a bud or shoot and note the new leader,
       {{ due(dueStub) }}. It may be ringed again next year.
     </span>
-    <button
+    <form
       v-if="session.mayRecord"
-      class="btn"
-      :disabled="saving"
-      data-testid="tidy-stub"
-      @click="emit('keep', { kind: 'TENDED', details: { work: 'TIDY_STUB', cover: null } })"
+      class="flex grow flex-wrap items-center justify-end gap-2"
+      @submit.prevent="
+        emit('keep', { kind: 'TENDED', details: { work: 'TIDY_STUB', cover: null }, note: leader.trim() })
+      "
     >
-      Done
-    </button>
+      <label class="grow basis-40 sm:max-w-72">
+        <span class="sr-only">New leader</span>
+        <input v-model="leader" class="input" maxlength="200" placeholder="New leader" />
+      </label>
+      <button class="btn" :disabled="saving" data-testid="tidy-stub">Done</button>
+    </form>
   </div>
 </template>

@@ -57,6 +57,9 @@ function choose(): void {
     <div>
       <p class="text-lg font-bold" data-testid="headline">{{ layer.headline }}</p>
       <p v-if="late > 0" class="font-bold text-rust">{{ late }} days late.</p>
+      <p v-if="layer.driesOn" class="text-sm text-muted">
+        The ball wants water about {{ dayText(layer.driesOn, today) }}.
+      </p>
       <p v-if="layer.changed" class="border-l-4 border-water pl-2" data-testid="changed">
         {{ layer.changed }}
       </p>

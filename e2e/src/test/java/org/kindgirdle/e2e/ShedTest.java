@@ -19,6 +19,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.kindgirdle.e2e.harness.RunningApplication;
 import org.kindgirdle.e2e.harness.Visit;
+import org.kindgirdle.server.harness.Client;
 import tools.jackson.databind.JsonNode;
 
 /** The potting shed, from the cut to the release, as the demo's year goes by. */
@@ -207,6 +208,92 @@ class ShedTest {
         assertThat(visit.page().getByText("Cydonia oblonga")).isVisible();
         assertThat(visit.page().getByText("Severed without leaves")).isVisible();
         assertThat(visit.axe()).isEmpty();
+    }
+
+    @Test
+    @Order(8)
+    void threeGenerationsOfMothersStandInOneLine() {
+        Client maren = application.api("maren");
+        JsonNode oldest = maren.get("/api/v1/mothers")
+                .body()
+                .valueStream()
+                .filter(one -> one.path("code").asString().equals("QU-02"))
+                .findFirst()
+                .orElseThrow();
+        long daughter = raised(oldest.path("id").asLong(), "QU-21");
+        long granddaughter = raised(daughter, "QU-22");
+        visit.open("/stock/" + granddaughter);
+        assertThat(visit.see("pedigree")).containsText("3 generations of mothers are on record");
+        assertThat(visit.see("pedigree")).containsText("QU-21");
+        assertThat(visit.axe()).isEmpty();
+        visit.see("pedigree").getByText("QU-02").first().click();
+        assertThat(visit.heading("QU-02")).isVisible();
+        assertThat(visit.see("pedigree")).containsText("QU-22");
+        visit.page().getByText("All layers of its line").click();
+        assertThat(visit.heading("Layers")).isVisible();
+        assertThat(visit.page().getByText("QU-21").first()).isVisible();
+    }
+
+    /** A layer of a mother is set, severed, potted and made a mother. */
+    private long raised(long motherId, String code) {
+        Client maren = application.api("maren");
+        JsonNode recipe = maren.get("/api/v1/recipes").body().get(0);
+        Map<String, Object> row = Map.of(
+                "diameterMm",
+                15,
+                "wood",
+                "ONE_TWO",
+                "position",
+                "BELOW_NODE",
+                "leavesBeyond",
+                9,
+                "fromUnionMm",
+                300,
+                "leanDeg",
+                20,
+                "specimen",
+                false,
+                "fruitToKeep",
+                false);
+        String layer = maren.post(
+                        "/api/v1/batches",
+                        UUID.randomUUID(),
+                        Map.of(
+                                "motherId",
+                                motherId,
+                                "recipeId",
+                                recipe.path("id").asLong(),
+                                "setOn",
+                                WINTER,
+                                "reason",
+                                "to see a line",
+                                "rows",
+                                List.of(row)))
+                .expect(201)
+                .body()
+                .path("codes")
+                .get(0)
+                .asString();
+        record(layer, "SEVERED", Map.of("leavesBefore", 0, "leavesLeft", 0));
+        record(layer, "POTTED", Map.of("medium", "LIGHT_MIX", "potMl", 2000));
+        return maren.post(
+                        "/api/v1/layers/" + layer + "/mother",
+                        UUID.randomUUID(),
+                        Map.of(
+                                "code",
+                                code,
+                                "placeId",
+                                1,
+                                "rootRun",
+                                "GROUND",
+                                "leafyShoots",
+                                60,
+                                "reason",
+                                "wanted as a mother"))
+                .expect(201)
+                .body()
+                .path("id")
+                .asLong();
     }
 
     private static Locator.FilterOptions with(String text) {

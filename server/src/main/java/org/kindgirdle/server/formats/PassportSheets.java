@@ -1,8 +1,5 @@
 package org.kindgirdle.server.formats;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -10,7 +7,6 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 /** The papers of a plant on one page. */
 public final class PassportSheets {
 
-    private static final double INCH_MM = 25.4;
     private static final double MARGIN_MM = 20;
     private static final double LABEL_MM = 42;
     private static final double LINE_MM = 6;
@@ -30,26 +26,17 @@ public final class PassportSheets {
     private PassportSheets(PDDocument document, PrintFont font, Passport passport) {
         this.font = font;
         this.passport = passport;
-        this.widthMm = passport.inches() ? 8.5 * INCH_MM : 210;
-        this.heightMm = passport.inches() ? 11 * INCH_MM : 297;
+        this.widthMm = Paper.of(passport.inches()).widthMm();
+        this.heightMm = Paper.of(passport.inches()).heightMm();
         this.sheet = new Sheet(document, font, widthMm, heightMm);
     }
 
     /** @return a PDF of one page, on Letter where it is read in inches and else on A4 */
     public static byte[] of(Passport passport) {
-        try (PDDocument document = new PDDocument()) {
-            PassportSheets page = new PassportSheets(document, PrintFont.in(document), passport);
-            page.draw();
-            page.sheet.close();
-            ByteArrayOutputStream out = new ByteArrayOutputStream();
-            document.save(out);
-            return out.toByteArray();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Paper.pdf((document, font) -> new PassportSheets(document, font, passport).draw());
     }
 
-    private void draw() {
+    private Sheet draw() {
         y += 6;
         text(passport.code(), MARGIN_MM, true, CODE_PT);
         y += 10;
@@ -75,6 +62,7 @@ public final class PassportSheets {
             y += LINE_MM - 1;
             text(small, MARGIN_MM, false, SMALL_PT);
         }
+        return sheet;
     }
 
     private void rule() {

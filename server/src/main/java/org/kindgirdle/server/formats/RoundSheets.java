@@ -1,14 +1,10 @@
 package org.kindgirdle.server.formats;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** A walk on paper, by place in walking order: a box for each layer, the stages to tick, and a line to write on. */
 public final class RoundSheets {
 
-    private static final double INCH_MM = 25.4;
     private static final double MARGIN_MM = 14;
     private static final double ROW_MM = 17;
     private static final double HEAD_MM = 9;
@@ -34,27 +30,18 @@ public final class RoundSheets {
         this.document = document;
         this.font = font;
         this.walk = walk;
-        this.widthMm = walk.inches() ? 8.5 * INCH_MM : 210;
-        this.heightMm = walk.inches() ? 11 * INCH_MM : 297;
+        this.widthMm = Paper.of(walk.inches()).widthMm();
+        this.heightMm = Paper.of(walk.inches()).heightMm();
         this.sheet = new Sheet(document, font, widthMm, heightMm);
         this.y = MARGIN_MM;
     }
 
     /** @return a PDF, on Letter where it is read in inches and else on A4 */
     public static byte[] of(RoundSheet walk) {
-        try (PDDocument document = new PDDocument()) {
-            RoundSheets sheets = new RoundSheets(document, PrintFont.in(document), walk);
-            sheets.draw();
-            sheets.sheet.close();
-            ByteArrayOutputStream out = new ByteArrayOutputStream();
-            document.save(out);
-            return out.toByteArray();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Paper.pdf((document, font) -> new RoundSheets(document, font, walk).draw());
     }
 
-    private void draw() {
+    private Sheet draw() {
         y += 6;
         text(walk.title(), MARGIN_MM, true, TITLE_PT);
         y += 6;
@@ -70,6 +57,7 @@ public final class RoundSheets {
                 row(row);
             }
         }
+        return sheet;
     }
 
     /** A new page where this one is full. @return whether it is a new one */
