@@ -87,7 +87,7 @@ class RoundTest {
             LQ-01 | Pot up     | pot it up
             SM-01 | Top up     | bark has grown over the ring
             QU-01 | Prop       | prop
-            MU-02 | Move back  | drooped on
+            QU-01 | Move back  | drooped on
             """)
     void everyTroubleOfTheDemoIsOnAWalkWithItsReason(String mother, String label, String said) {
         Client pell = application.api("pell");

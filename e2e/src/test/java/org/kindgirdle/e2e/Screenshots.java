@@ -20,7 +20,7 @@ class Screenshots {
             picture(desk, "/", "Friday’s round", "round");
             picture(desk, "/layers/AJJ-4M", "AJJ-4M", "layer");
             picture(desk, "/shed", "Sever today?", "shed");
-            picture(desk, "/layers/5YP-F6?do=SEVERED", "5YP-F6", "leaf-over-root");
+            picture(desk, "/layers/PY4-4Y?do=SEVERED", "PY4-4Y", "leaf-over-root");
             picture(desk, "/shed/ladder", "The ladder", "ladder");
             picture(desk, "/layers", "Layers", "layers");
             picture(desk, "/season?species=CYDOBL", "Season", "season");

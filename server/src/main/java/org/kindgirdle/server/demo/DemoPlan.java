@@ -217,7 +217,7 @@ final class DemoPlan {
             batch("MU-01 / Wall side", "Moss and foil", day(2026, 6, 19), 2, 18, 60),
             batch("QU-02", "Coir bag", day(2026, 7, 7), 2, 15, 30),
             // too late for this year, and on a limb that hangs too low for such a ball
-            batch("MD-01", "Moss and foil", day(2026, 7, 8), 2, 15, 35),
+            batch("MD-01", "Moss and foil", day(2026, 7, 8), 1, 15, 35),
             batch("QU-01", "Moss and foil", day(2026, 7, 9), 2, 9, 85));
 
     private static BatchPlan batch(

@@ -47,8 +47,8 @@ class YearTest {
         for (String species : List.of("CYDOBL", "ERIJAP", "FEISEL", "COTCOG")) {
             for (long place : List.of(nursery.field(), nursery.tunnel())) {
                 long mother = nursery.mother(species, place);
-                codes.addAll(nursery.set(mother, LocalDate.of(2026, 5, 5), 2));
-                codes.addAll(nursery.set(mother, LocalDate.of(2026, 6, 9), 2));
+                codes.addAll(nursery.set(mother, LocalDate.of(2026, 5, 5), 1));
+                codes.addAll(nursery.set(mother, LocalDate.of(2026, 6, 9), 1));
                 codes.addAll(nursery.set(mother, LocalDate.of(2026, 7, 7), 1));
             }
         }
