@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { leavesEach, touched, type LeafState } from './leaves'
 
 /** The leaves of a layer over its ball, each to be halved or taken off; what the roots carry, beside what is left. */
-const props = defineProps<{ carries: number; fillPercent: number }>()
+const props = defineProps<{ fillPercent: number }>()
 const states = defineModel<LeafState[]>({ required: true })
 
 const HEIGHT = 424

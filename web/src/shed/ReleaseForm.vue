@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Problem, type Schemas } from '@/shared/api/client'
 import type { Card } from '@/shared/device/useCards'
@@ -36,6 +36,13 @@ const rootRun = ref('GROUND')
 const shoots = ref('1')
 const showAll = ref(false)
 
+watch(
+  places,
+  (all) => {
+    placeId.value ||= String(all?.[0]?.id ?? '')
+  },
+  { immediate: true },
+)
 const failing = computed(() => test.value?.checks.filter((one) => !one.passed) ?? [])
 const error = computed(() => (props.problem instanceof Problem ? props.problem.of('note') : undefined))
 
@@ -53,7 +60,7 @@ async function release(): Promise<void> {
   }
   const mother = await raising.send('POST', `/layers/${props.layer.code}/mother`, {
     code: code.value.trim(),
-    placeId: Number(placeId.value || places.value?.[0]?.id),
+    placeId: Number(placeId.value),
     rootRun: rootRun.value,
     leafyShoots: whole(shoots.value),
     reason: reason.value.trim(),

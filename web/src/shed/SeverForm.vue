@@ -68,6 +68,11 @@ const onDay = computed(() => balance.value?.days.find((one) => one.on === day.va
 const here = computed(() => onDay.value?.shelters.find((one) => one.shelter === shelter.value))
 const carriesIn = (one: Schemas['DayBalance'], where: string) =>
   one.shelters.find((sheltered) => sheltered.shelter === where)?.carries ?? 0
+/** What was typed is being weighed yet: the leaves that are drawn are those of before. */
+const isStale = computed(() => {
+  const n = wholeNumber(leaves.value)
+  return balance.value !== undefined && typeof n === 'number' && n !== balance.value.leaves
+})
 const left = computed(() => drawing(states.value))
 const tooMany = computed(() => Math.max(0, left.value - (here.value?.carries ?? 0)))
 const isToday = computed(() => day.value === props.layer.asOf)
@@ -93,7 +98,7 @@ function keep(): void {
     kind: 'SEVERED',
     details: balance.value
       ? {
-          leavesBefore: balance.value.leaves,
+          leavesBefore: wholeNumber(leaves.value),
           leavesLeft: balance.value.leaves - count(states.value, 'off'),
           leavesHalved: count(states.value, 'half'),
           leafCm2: number(leafCm2.value),
@@ -125,12 +130,7 @@ function keep(): void {
     <template v-if="balance">
       <div class="grid gap-4 sm:grid-cols-[minmax(13rem,1fr)_1.2fr]">
         <div>
-          <LeafOverRoot
-            v-if="balance.leaves"
-            v-model="states"
-            :carries="here?.carries ?? 0"
-            :fill-percent="balance.fillPercent"
-          />
+          <LeafOverRoot v-if="balance.leaves" v-model="states" :fill-percent="balance.fillPercent" />
           <p class="text-center text-2xl font-bold" data-testid="top-over-bottom">
             {{ left }} on {{ here?.carries ?? 0 }}
           </p>
@@ -231,6 +231,7 @@ function keep(): void {
       <ProblemNote :problem="error" @retry="refetch()" />
       <div class="grid gap-4 sm:grid-cols-2">
         <Field v-model="leaves" label="Leaves on it" inputmode="decimal" :error="of('leavesBefore')" />
+        <Field v-model="leafCm2" label="One leaf" unit="cm²" inputmode="decimal" />
         <Field v-model="plainLeft" label="Leaves left on" inputmode="decimal" :error="of('leavesLeft')" />
       </div>
       <Choice v-model="shelter" label="It goes into" :options="SHELTERS" />
@@ -242,7 +243,7 @@ function keep(): void {
     <div class="flex flex-wrap gap-2">
       <button
         class="btn btn-main"
-        :disabled="saving || (!balance && !error) || !!balance?.first.length"
+        :disabled="saving || (!balance && !error) || isStale || !!balance?.first.length"
         data-testid="keep-other"
       >
         {{ isToday ? 'Severed' : `Plan the cut for ${onDay?.weekday} ${dayText(day, layer.asOf)}` }}

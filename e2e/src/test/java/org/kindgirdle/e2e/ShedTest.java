@@ -19,7 +19,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.kindgirdle.e2e.harness.RunningApplication;
 import org.kindgirdle.e2e.harness.Visit;
-import org.kindgirdle.server.harness.Client;
+import org.kindgirdle.e2e.harness.Walker;
 import tools.jackson.databind.JsonNode;
 
 /** The potting shed, from the cut to the release, as the demo's year goes by. */
@@ -110,6 +110,14 @@ class ShedTest {
         assertThat(lowest).hasAttribute("data-state", "off");
         // sixty are drawn as fifteen: one of them stands for four
         assertThat(fraction).hasText("56 on " + inTent);
+
+        visit.field("Leaves on it").fill("a lot");
+        visit.tap("keep-other");
+        assertThat(visit.page().getByRole(AriaRole.ALERT).filter(with("a lot")).first())
+                .isVisible();
+        assertThat(visit.field("Leaves on it")).hasValue("a lot");
+        visit.field("Leaves on it").fill("60");
+        assertThat(visit.see("leaf-instruction")).containsText("60 on");
 
         visit.page().getByText(Pattern.compile("^Open sun: carries")).click();
         assertThat(visit.see("leaf-instruction")).not().containsText("60 on " + inTent);
@@ -213,15 +221,8 @@ class ShedTest {
     @Test
     @Order(8)
     void threeGenerationsOfMothersStandInOneLine() {
-        Client maren = application.api("maren");
-        JsonNode oldest = maren.get("/api/v1/mothers")
-                .body()
-                .valueStream()
-                .filter(one -> one.path("code").asString().equals("QU-02"))
-                .findFirst()
-                .orElseThrow();
-        long daughter = raised(oldest.path("id").asLong(), "QU-21");
-        long granddaughter = raised(daughter, "QU-22");
+        raised("QU-02", "QU-21");
+        long granddaughter = raised("QU-21", "QU-22");
         visit.open("/stock/" + granddaughter);
         assertThat(visit.see("pedigree")).containsText("3 generations of mothers are on record");
         assertThat(visit.see("pedigree")).containsText("QU-21");
@@ -235,48 +236,13 @@ class ShedTest {
     }
 
     /** A layer of a mother is set, severed, potted and made a mother. */
-    private long raised(long motherId, String code) {
-        Client maren = application.api("maren");
-        JsonNode recipe = maren.get("/api/v1/recipes").body().get(0);
-        Map<String, Object> row = Map.of(
-                "diameterMm",
-                15,
-                "wood",
-                "ONE_TWO",
-                "position",
-                "BELOW_NODE",
-                "leavesBeyond",
-                9,
-                "fromUnionMm",
-                300,
-                "leanDeg",
-                20,
-                "specimen",
-                false,
-                "fruitToKeep",
-                false);
-        String layer = maren.post(
-                        "/api/v1/batches",
-                        UUID.randomUUID(),
-                        Map.of(
-                                "motherId",
-                                motherId,
-                                "recipeId",
-                                recipe.path("id").asLong(),
-                                "setOn",
-                                WINTER,
-                                "reason",
-                                "to see a line",
-                                "rows",
-                                List.of(row)))
-                .expect(201)
-                .body()
-                .path("codes")
-                .get(0)
-                .asString();
+    private long raised(String mother, String code) {
+        String layer = Walker.due(application, mother, 1).get(0);
         record(layer, "SEVERED", Map.of("leavesBefore", 0, "leavesLeft", 0));
         record(layer, "POTTED", Map.of("medium", "LIGHT_MIX", "potMl", 2000));
-        return maren.post(
+        return application
+                .api("maren")
+                .post(
                         "/api/v1/layers/" + layer + "/mother",
                         UUID.randomUUID(),
                         Map.of(

@@ -59,6 +59,11 @@ public enum HardenRule {
         this.reads = reads;
     }
 
+    /** Whether it stands in the way of a plant. */
+    boolean stops(HardenCase one) {
+        return applies.test(one);
+    }
+
     /** Whether it decides alone, so that nothing after it is asked. */
     public boolean decides() {
         return purpose == For.ALWAYS;

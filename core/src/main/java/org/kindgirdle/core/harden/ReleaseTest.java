@@ -1,10 +1,12 @@
 package org.kindgirdle.core.harden;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 
@@ -43,26 +45,33 @@ public record ReleaseTest(List<Check> checks) {
      */
     public record Check(Condition condition, boolean passed, int figure, int wanted) {}
 
-    /** On a day. */
-    public static ReleaseTest of(HouseRules rules, PlantState plant, PlaceClimate climate, LocalDate today) {
+    /**
+     * On a day. It asks what the rules of the ladder ask, and of a plant on any rung.
+     *
+     * @param leafless days of the year without leaves; null if it keeps them
+     */
+    public static ReleaseTest of(
+            HouseRules rules, PlantState plant, PlaceClimate climate, @Nullable DaysOfYear leafless, LocalDate today) {
+        HardenCase one = new HardenCase(rules, plant, climate, leafless, today);
         List<Check> checks = new ArrayList<>();
         boolean open = plant.rung() == Rung.OPEN;
         int wantedDays = plant.ladder().days(rules, Rung.OPEN);
-        int days = open ? (int) (today.toEpochDay() - plant.rungSince().toEpochDay()) : 0;
-        Optional<Integer> toFrost = climate.frosts().map(frosts -> frosts.daysToFrost(today));
-        int frostDays = rules.count(RELEASE_FROST_DAYS);
-        checks.add(simple(Condition.POTTED, plant.potted()));
+        int days = open ? (int) Math.max(0, ChronoUnit.DAYS.between(one.since(), today)) : 0;
+        checks.add(simple(Condition.POTTED, !HardenRule.NOT_POTTED.stops(one)));
         checks.add(simple(Condition.IN_THE_OPEN, open));
-        checks.add(new Check(Condition.DAYS_IN_THE_OPEN, days >= wantedDays, days, wantedDays));
-        checks.add(simple(Condition.NOT_DROOPING, !plant.droopsNow() && !plant.showsNow(PlantSign.MOULD)));
-        checks.add(simple(Condition.ROOTS_AT_EDGE, plant.everShowed(PlantSign.ROOTS_AT_EDGE)));
-        checks.add(simple(Condition.NEW_GROWTH, plant.everShowed(PlantSign.NEW_GROWTH)));
-        checks.add(simple(Condition.NO_PESTS, !plant.showsNow(PlantSign.PESTS)));
+        checks.add(
+                new Check(Condition.DAYS_IN_THE_OPEN, open && !HardenRule.DAYS_ON_RUNG.stops(one), days, wantedDays));
+        checks.add(simple(
+                Condition.NOT_DROOPING,
+                !plant.droopsNow() && !HardenRule.MOULD.stops(one) && !HardenRule.CALM_DAYS.stops(one)));
+        checks.add(simple(Condition.ROOTS_AT_EDGE, !HardenRule.ROOTS_AT_EDGE.stops(one)));
+        checks.add(simple(Condition.NEW_GROWTH, !HardenRule.NEW_GROWTH.stops(one)));
+        checks.add(simple(Condition.NO_PESTS, !HardenRule.NO_PESTS.stops(one)));
         checks.add(new Check(
                 Condition.FROST_FREE_DAYS,
-                toFrost.map(left -> left >= frostDays).orElse(true),
-                toFrost.orElse(0),
-                frostDays));
+                !HardenRule.FROST_FREE_DAYS.stops(one),
+                one.daysToFrost().orElse(0),
+                rules.count(RELEASE_FROST_DAYS)));
         return new ReleaseTest(checks);
     }
 

@@ -1,10 +1,14 @@
 package org.kindgirdle.core.layer;
 
+import java.time.LocalDate;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.growth.Hardiness;
+import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RecipeFactors;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
@@ -45,6 +49,17 @@ public record LayerContext(
     public LayerContext standingIn(PlaceClimate other) {
         return new LayerContext(
                 climate, exposure, species, time, recipe, vigour, rootRun, rules, coverAtHand, sums, other);
+    }
+
+    /** Days of the year without leaves where it grew up; null if it keeps them. */
+    public @Nullable DaysOfYear leafless() {
+        return Phenology.leafless(rules, climate, species).orElse(null);
+    }
+
+    /** Whether it is without leaves on a day. */
+    public boolean isLeafless(LocalDate day) {
+        DaysOfYear days = leafless();
+        return days != null && days.includes(day);
     }
 
     /** Whether a layer with roots of this stage stands the winter here. */

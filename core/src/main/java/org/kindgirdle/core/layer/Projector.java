@@ -78,7 +78,7 @@ public final class Projector {
                 // what the ground or a bench carries bends nothing
                 context.recipe().method().hangs() ? set.leanDeg() : 0,
                 set.wood());
-        this.leafless = Phenology.leafless(rules, context.climate(), species).orElse(null);
+        this.leafless = context.leafless();
     }
 
     /**

@@ -107,10 +107,6 @@ public final class Replay {
             cutPlannedOn = plan.cutOn();
             return;
         }
-        if (what instanceof LayerRecord.Chosen choice) {
-            chosen = choice;
-            return;
-        }
         if (!(what instanceof LayerRecord.Noted)) {
             deferred = null;
         }
@@ -119,6 +115,8 @@ public final class Replay {
             ringMm = set.ringMm();
             ringedOn = on;
             wateredOn = on;
+        } else if (what instanceof LayerRecord.Chosen choice) {
+            chosen = choice;
         } else if (what instanceof LayerRecord.Looked look) {
             look(on, look);
         } else if (what instanceof LayerRecord.ToppedUp) {

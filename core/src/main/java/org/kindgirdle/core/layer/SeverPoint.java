@@ -92,10 +92,7 @@ public record SeverPoint(Kind kind, boolean speaksFor, double figure) {
         if (context.recipe().method().hasMedium() && dries <= rules.count(DRIES_WITHIN_DAYS)) {
             points.add(new SeverPoint(Kind.BALL_DRIES, true, dries));
         }
-        boolean leafless = Phenology.leafless(rules, climate, context.species())
-                .map(days -> days.includes(today))
-                .orElse(false);
-        if (leafless) {
+        if (context.isLeafless(today)) {
             points.add(yes(Kind.NO_LEAVES));
         } else {
             if (!Phenology.isGrowing(rules, climate, context.species(), today)) {

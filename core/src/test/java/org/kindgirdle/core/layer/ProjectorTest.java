@@ -347,8 +347,15 @@ class ProjectorTest {
         Carrow full = new Carrow().set().look(JULY, RootStage.FILLED, 3);
         full.on(JULY, new LayerRecord.Chosen(School.SPRING, false, false));
         assertThat(step(full.asOf(JULY))).isEqualTo(NextStep.HOLD_SPRING);
-        full.on(JULY, new LayerRecord.Chosen(School.IN_LEAF, false, true));
-        assertThat(step(full.asOf(JULY))).isEqualTo(NextStep.HOLD_FRUIT);
+        LocalDate later = JULY.plusDays(40);
+        full.on(later, new LayerRecord.Chosen(School.IN_LEAF, false, false));
+        assertThat(full.asOf(later).jobs())
+                .filteredOn(job -> job.code().equals("SEVER_NOW"))
+                .as("due from the day it was thought over, not from the look")
+                .extracting(Job::from)
+                .containsExactly(later);
+        full.on(later, new LayerRecord.Chosen(School.IN_LEAF, false, true));
+        assertThat(step(full.asOf(later))).isEqualTo(NextStep.HOLD_FRUIT);
     }
 
     @Test

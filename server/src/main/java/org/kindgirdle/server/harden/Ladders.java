@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.kindgirdle.core.climate.PlaceClimate;
-import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.harden.MossTray;
 import org.kindgirdle.core.harden.PlantState;
@@ -149,11 +148,7 @@ class Ladders {
                             Objects.requireNonNull(one.projection().state().plant()),
                             climate,
                             one.context().species(),
-                            Phenology.leafless(
-                                            nursery.rules(),
-                                            one.context().climate(),
-                                            one.context().species())
-                                    .orElse(null),
+                            one.context().leafless(),
                             nursery.today())
                     .filter(care -> care.need() == WinterCare.Need.FROST_FREE || !underARoof)
                     .ifPresent(care -> winter.add(new LadderView.ForWinter(

@@ -2,20 +2,16 @@ package org.kindgirdle.server.harden;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
-import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.server.formats.Passport;
 import org.kindgirdle.server.journal.LiveLayers;
@@ -110,15 +106,10 @@ class Passports {
 
     /** What changed it, not every look at it: those are counted. */
     private List<Passport.Line> history(LiveLayers.Live one, Format format) {
-        Set<UUID> counting = Replay.counting(one.journal());
-        List<LayerEvent> events = one.journal().stream()
-                .filter(event -> counting.contains(event.id()))
-                .sorted(Comparator.comparing(LayerEvent::occurredAt))
-                .toList();
         List<Passport.Line> history = new ArrayList<>();
         int looks = 0;
         int waterings = 0;
-        for (LayerEvent event : events) {
+        for (LayerEvent event : one.inForce()) {
             if (event.what() instanceof LayerRecord.Looked) {
                 looks++;
             } else if (event.what() instanceof LayerRecord.ToppedUp) {

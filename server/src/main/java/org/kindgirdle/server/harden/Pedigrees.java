@@ -103,7 +103,7 @@ class Pedigrees {
 
     private static boolean isOwnStock(LiveLayers.Live one) {
         return one.projection().state().phase() == LayerPhase.RELEASED
-                && one.journal().stream()
+                && one.inForce().stream()
                         .anyMatch(event -> event.what() instanceof LayerRecord.Released released
                                 && released.destination() == LayerRecord.Destination.MOTHER_STOCK);
     }

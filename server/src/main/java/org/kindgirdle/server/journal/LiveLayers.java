@@ -3,11 +3,13 @@ package org.kindgirdle.server.journal;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.house.Rule;
@@ -15,6 +17,7 @@ import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerProjection;
+import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
@@ -68,7 +71,17 @@ public class LiveLayers {
             List<LayerEvent> journal,
             LayerProjection projection,
             LayerContext context,
-            List<String> first) {}
+            List<String> first) {
+
+        /** What was recorded and is in force, oldest first: nothing that was taken back or put right since. */
+        public List<LayerEvent> inForce() {
+            Set<UUID> counting = Replay.counting(journal);
+            return journal.stream()
+                    .filter(event -> counting.contains(event.id()))
+                    .sorted(Comparator.comparing(LayerEvent::occurredAt))
+                    .toList();
+        }
+    }
 
     /** Those on their mothers that a cut is to be decided for, the most pressing first. */
     @Transactional(readOnly = true)

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
@@ -101,7 +100,7 @@ class PotAdvice {
 
     /** What was left on it when it was severed; before that, all of it. */
     static int leavesLeft(LiveLayers.Live one) {
-        return one.journal().stream()
+        return one.inForce().stream()
                 .map(LayerEvent::what)
                 .filter(LayerRecord.Severed.class::isInstance)
                 .map(what -> ((LayerRecord.Severed) what).leavesLeft())
@@ -162,10 +161,7 @@ class PotAdvice {
 
     private static Ladder ladder(LiveLayers.Live one, NurserySnapshot nursery) {
         LayerState state = one.projection().state();
-        boolean leafless = Phenology.leafless(
-                        nursery.rules(), one.context().climate(), one.context().species())
-                .map(days -> days.includes(nursery.today()))
-                .orElse(false);
+        boolean leafless = one.context().isLeafless(nursery.today());
         return leafless
                 ? Ladder.DORMANT
                 : state.plant() == null ? Ladder.IN_LEAF : state.plant().ladder();

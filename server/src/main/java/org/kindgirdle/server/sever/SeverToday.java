@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.PlaceClimate;
-import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.layer.ComingSteps;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerContext;
@@ -151,9 +150,7 @@ class SeverToday {
 
     /** Leaves beyond the ring as they were counted; none while the plant has none. */
     static int leaves(LayerState state, LayerContext context, LocalDate today) {
-        boolean leafless = Phenology.leafless(context.rules(), context.climate(), context.species())
-                .map(days -> days.includes(today))
-                .orElse(false);
+        boolean leafless = context.isLeafless(today);
         return leafless ? 0 : state.set().leavesBeyond();
     }
 
