@@ -135,7 +135,11 @@ function doAlso(code: string): void {
   >
     <span>
       <b>{{ layer.mother.code }}:</b> shorten the stub to a bud or shoot and note the new leader,
-      {{ due(dueStub) }}. It may be ringed again next year.
+      {{ due(dueStub) }}.
+      <template v-if="layer.plant?.motherAgainOn"
+        >That limb may be ringed again from about
+        {{ dayText(layer.plant.motherAgainOn, layer.asOf) }}.</template
+      >
     </span>
     <form
       v-if="session.mayRecord"

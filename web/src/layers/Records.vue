@@ -3,12 +3,14 @@ import type { Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
+import { usePlaces } from '@/shared/usePlaces'
 import {
   CAUSES,
   CONDITIONS,
   CONFLICTS,
   COVERS,
   KINDS,
+  LADDERS,
   POSITIONS,
   RUNGS,
   SHELTERS,
@@ -23,6 +25,7 @@ import type { LayerPage } from './useLayer'
 const props = defineProps<{ layer: LayerPage; mayUndo: boolean }>()
 const emit = defineEmits<{ undo: [id: string]; correct: [record: Schemas['RecordView']] }>()
 const session = useSession()
+const places = usePlaces()
 
 function sentence(one: Schemas['RecordView']): string {
   const d = one.details as Record<string, unknown>
@@ -71,7 +74,11 @@ function sentence(one: Schemas['RecordView']): string {
         (d.circlingTrimmed ? ', circling roots trimmed' : '')
       )
     case 'MOVED':
-      return `to ${word(RUNGS, String(d.rung)).toLowerCase()}`
+      return (
+        `to ${word(RUNGS, String(d.rung)).toLowerCase()}` +
+        (d.placeId && places.value.length ? `, ${word(places.value, String(d.placeId))}` : '') +
+        (d.ladder ? `, aftercare: ${word(LADDERS, String(d.ladder)).toLowerCase()}` : '')
+      )
     case 'OBSERVED':
       return (d.signs as string[]).map((code) => word(SIGNS, code).toLowerCase()).join(', ')
     case 'RELEASED':

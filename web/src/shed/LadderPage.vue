@@ -5,10 +5,12 @@ import { dayText, weekdayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital, RUNGS, word } from '@/shared/words'
 import LadderRow from './LadderRow.vue'
 import ShedTabs from './ShedTabs.vue'
+import { usePlaces } from '@/shared/usePlaces'
 import { useShedRecords, useShedView } from './useShed'
 
 /** Who may move up today, who must step back, and what the weather and the winter say. */
@@ -17,6 +19,9 @@ const { data: view, error, refetch } = useShedView<Schemas['LadderView']>('/ladd
 const { saving, problem, record } = useShedRecords()
 const ticked = ref<string[]>([])
 const to = ref('SHADE')
+const places = usePlaces()
+/** empty: each stays in its place */
+const placeId = ref('')
 
 const rungs = computed(() =>
   RUNGS.map(([rung, name], index) => {
@@ -43,7 +48,8 @@ function tick(code: string, on: boolean): void {
 }
 
 async function moveTicked(): Promise<void> {
-  if (await record(ticked.value, 'MOVED', { rung: to.value })) ticked.value = []
+  const where = placeId.value ? Number(placeId.value) : null
+  if (await record(ticked.value, 'MOVED', { rung: to.value, placeId: where })) ticked.value = []
 }
 </script>
 
@@ -87,6 +93,7 @@ async function moveTicked(): Promise<void> {
         <b>{{ ticked.length }}</b> ticked
       </p>
       <Choice v-model="to" label="Moved to" hide-label :options="RUNGS" />
+      <PickOne v-model="placeId" label="Stands in" :options="[['', 'Where it is'], ...places]" />
       <button class="btn btn-main" :disabled="saving" data-testid="move-ticked">
         All moved to {{ word(RUNGS, to).toLowerCase() }}
       </button>

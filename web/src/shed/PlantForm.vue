@@ -2,12 +2,21 @@
 import { computed, ref } from 'vue'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from '@/layers/useLayer'
-import { RUNGS, SIGNS, word } from '@/shared/words'
+import Choice from '@/shared/ui/Choice.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
+import { LADDERS, RUNGS, SIGNS, word } from '@/shared/words'
+import { usePlaces } from '@/shared/usePlaces'
 
 /** A plant on the ladder: where it stands, one step up or back, and what is seen on it, each a tap. */
 const props = defineProps<{ layer: Card; saving: boolean }>()
 const emit = defineEmits<{ keep: [what: NewRecord] }>()
 
+const places = usePlaces()
+const placeId = ref(String(props.layer.plant?.placeId ?? ''))
+const ladder = ref(props.layer.plant?.ladder ?? 'IN_LEAF')
+const otherwise = computed(
+  () => placeId.value !== String(props.layer.plant?.placeId) || ladder.value !== props.layer.plant?.ladder,
+)
 const signs = ref<string[]>(['TURGID'])
 const step = computed(() => props.layer.advice.step)
 const at = computed(() => RUNGS.findIndex(([code]) => code === props.layer.plant?.rung))
@@ -21,6 +30,17 @@ const moves = computed(() => {
   ].filter((one) => !!one)
   return all.sort((a, b) => Number(b.main) - Number(a.main))
 })
+
+function goOn(): void {
+  emit('keep', {
+    kind: 'MOVED',
+    details: {
+      rung: props.layer.plant?.rung,
+      placeId: Number(placeId.value) || null,
+      ladder: ladder.value,
+    },
+  })
+}
 
 function toggle(code: string): void {
   signs.value = signs.value.includes(code)
@@ -85,6 +105,15 @@ function toggle(code: string): void {
       >
         Keep what I saw
       </button>
+    </form>
+    <form class="grid gap-3" aria-label="Where and how it goes on" @submit.prevent="goOn">
+      <PickOne v-if="places.length" v-model="placeId" label="It stands in" :options="places" />
+      <Choice v-model="ladder" label="Aftercare" :options="LADDERS" />
+      <div>
+        <button class="btn" :disabled="saving || !otherwise" data-testid="go-on">
+          Keep where and how it goes on
+        </button>
+      </div>
     </form>
   </div>
 </template>

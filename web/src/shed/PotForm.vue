@@ -10,6 +10,7 @@ import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import { LADDERS } from '@/shared/words'
+import { usePlaces } from '@/shared/usePlaces'
 
 /** Into what it goes: the smallest pot of the house that fits, and whether it stands in the wind where it is put. */
 const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
@@ -40,10 +41,7 @@ const { data: advice } = useQuery({
     api<Schemas['PotAdviceView']>('GET', `/layers/${props.layer.code}/pot-advice?${query.value}`),
   placeholderData: keepPreviousData,
 })
-const { data: places } = useQuery({
-  queryKey: ['places'],
-  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-})
+const places = usePlaces()
 watch(
   advice,
   (now, before) => {
@@ -145,11 +143,7 @@ function keep(): void {
       />
     </template>
     <div class="grid gap-4 sm:grid-cols-3">
-      <PickOne
-        v-model="placeId"
-        label="It goes to"
-        :options="(places ?? []).map((place): [string, string] => [String(place.id), place.name])"
-      />
+      <PickOne v-model="placeId" label="It goes to" :options="places" />
       <Field v-model="height" label="Height above the pot" :unit="unitOf('length', session.units)" />
       <Field v-model="leaves" label="Leaves on it" inputmode="decimal" />
     </div>

@@ -12,6 +12,7 @@ import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import { ROOT_RUNS } from '@/shared/words'
+import { usePlaces } from '@/shared/usePlaces'
 
 /** The test for release, and where it goes: to sale, into the ground, or among the mothers. */
 const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
@@ -22,10 +23,7 @@ const { data: test } = useQuery({
   queryKey: ['release-test', computed(() => props.layer.code), computed(() => props.layer.revision)],
   queryFn: () => api<Schemas['ReleaseView']>('GET', `/layers/${props.layer.code}/release-test`),
 })
-const { data: places } = useQuery({
-  queryKey: ['places'],
-  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-})
+const places = usePlaces()
 const raising = useCommand<Schemas['MotherView']>()
 const destination = ref('SALE')
 const buried = ref('0')
@@ -39,7 +37,7 @@ const showAll = ref(false)
 watch(
   places,
   (all) => {
-    placeId.value ||= String(all?.[0]?.id ?? '')
+    placeId.value ||= all[0]?.[0] ?? ''
   },
   { immediate: true },
 )
@@ -104,11 +102,7 @@ async function release(): Promise<void> {
     </template>
     <div v-if="destination === 'MOTHER_STOCK'" class="grid gap-3 sm:grid-cols-2">
       <Field v-model="code" label="Its code as a mother" :error="raising.error('code')" hint="On its tag." />
-      <PickOne
-        v-model="placeId"
-        label="It stands in"
-        :options="(places ?? []).map((place): [string, string] => [String(place.id), place.name])"
-      />
+      <PickOne v-model="placeId" label="It stands in" :options="places" />
       <PickOne v-model="rootRun" label="Roots in" :options="ROOT_RUNS" />
       <Field
         v-model="shoots"

@@ -13,6 +13,7 @@ import { number, whole as wholeNumber } from '@/shared/quantity'
 import { SHELTERS } from '@/shared/words'
 import LeafOverRoot from './LeafOverRoot.vue'
 import { count, drawing, taken, whole, type LeafState } from './leaves'
+import { usePlaces } from '@/shared/usePlaces'
 
 /** Leaf over root, and the cut: today, or settled on for a better day of the week. */
 const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
@@ -45,10 +46,7 @@ const {
     api<Schemas['LeafBalanceView']>('GET', `/layers/${props.layer.code}/leaf-balance?${query.value}`),
   placeholderData: keepPreviousData,
 })
-const { data: places } = useQuery({
-  queryKey: ['places'],
-  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-})
+const places = usePlaces()
 
 watch(
   () => balance.value,
@@ -167,10 +165,7 @@ function keep(): void {
           <PickOne
             v-model="placeId"
             label="At"
-            :options="[
-              ['', `where it is (${layer.mother.place})`],
-              ...(places ?? []).map((place): [string, string] => [String(place.id), place.name]),
-            ]"
+            :options="[['', `where it is (${layer.mother.place})`], ...places]"
           />
         </div>
       </div>

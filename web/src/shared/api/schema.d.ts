@@ -2625,6 +2625,10 @@ export interface components {
             ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY";
             /** Format: date */
             mossSince: string;
+            /** Format: date */
+            motherAgainOn: string;
+            /** Format: int64 */
+            placeId: number;
             potted: boolean;
             /** @enum {string} */
             rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";

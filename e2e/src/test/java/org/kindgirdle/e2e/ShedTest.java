@@ -87,6 +87,24 @@ class ShedTest {
         row.getByText("Seen", new Locator.GetByTextOptions().setExact(true)).click();
         row.getByText("New growth").click();
         assertThat(visit.see("on-ladder").filter(with(code))).containsText("new growth");
+
+        Locator sheds = visit.see("on-ladder").filter(with(code));
+        sheds.getByText("Seen", new Locator.GetByTextOptions().setExact(true)).click();
+        sheds.getByText("Drops leaves").click();
+        assertThat(sheds).containsText("It dropped leaf on 10 July");
+        assertThat(sheds).containsText("5 days without leaf drop");
+
+        // to another place with the ticks, and another way up on its own page
+        sheds.getByRole(AriaRole.CHECKBOX).check();
+        visit.radio("Tent").click();
+        visit.pick("Stands in", "Tunnel 2");
+        visit.tap("move-ticked");
+        assertThat(visit.see("on-ladder").filter(with(code))).containsText("Tunnel 2");
+        assertThat(visit.axe()).isEmpty();
+        visit.open("/layers/" + code);
+        visit.radio("Long shade").click();
+        visit.tap("go-on");
+        assertThat(visit.page().locator("[data-kind=MOVED]").first()).containsText("aftercare: long shade");
         assertThat(visit.axe()).isEmpty();
     }
 

@@ -2,7 +2,9 @@ package org.kindgirdle.core.harden;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.DaysOfYear;
@@ -20,6 +22,7 @@ record HardenCase(
 
     private static final Rule CALM_DAYS = Rule.of("harden.calm");
     private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
+    private static final Rule AUTUMN_DROP_DAYS = Rule.of("harden.autumn-drop");
     private static final Rule TRAY_MOST_DAYS = Rule.of("tray.most");
 
     boolean hasWilted() {
@@ -65,9 +68,29 @@ record HardenCase(
         return lastDroop == null ? since() : lastDroop.plusDays(rules.count(CALM_DAYS));
     }
 
+    /** From when on it has kept its leaves long enough. */
+    LocalDate keptLeafFrom() {
+        LocalDate dropped = lastLeafDrop();
+        return dropped == null ? since() : dropped.plusDays(rules.count(CALM_DAYS));
+    }
+
+    /** The last day on which it shed leaves that it should have kept; null if it never did. */
+    @Nullable
+    LocalDate lastLeafDrop() {
+        return plant.lastSeen(PlantSign.LEAF_DROP).filter(day -> !isAutumn(day)).orElse(null);
+    }
+
+    /** Whether leaves fall on a day because it is their time. */
+    private boolean isAutumn(LocalDate day) {
+        return leafless != null
+                && (leafless.includes(day) || leafless.includes(day.plusDays(rules.count(AUTUMN_DROP_DAYS))));
+    }
+
     /** The first day on which the next step up is to be looked at. */
     LocalDate earliest() {
-        return rungDone().isAfter(calmFrom()) ? rungDone() : calmFrom();
+        return Stream.of(rungDone(), calmFrom(), keptLeafFrom())
+                .max(Comparator.naturalOrder())
+                .orElseThrow();
     }
 
     double hottestC() {
@@ -106,6 +129,7 @@ record HardenCase(
                     case POTTED -> plant.potted();
                     case SIGNS -> plant.signsNow();
                     case LAST_DROOP -> plant.lastDroop();
+                    case LAST_LEAF_DROP -> lastLeafDrop();
                     case LEAFLESS -> isLeafless();
                     case DAYS_IN_MOSS -> plant.mossSince() == null ? null : days(plant.mossSince());
                     case MOST_DAYS_IN_MOSS -> rules.count(TRAY_MOST_DAYS);

@@ -7,6 +7,7 @@ public enum HardenFact implements FactName {
     POTTED(Source.RECORDS),
     SIGNS(Source.LOOK),
     LAST_DROOP(Source.LOOK),
+    LAST_LEAF_DROP(Source.LOOK),
     LEAFLESS(Source.CLIMATE),
     DAYS_IN_MOSS(Source.RECORDS),
     MOST_DAYS_IN_MOSS(Source.HOUSE),

@@ -34,6 +34,12 @@ public enum HardenRule {
             one -> one.today().isBefore(one.calmFrom()),
             HardenFact.DAYS_CALM,
             HardenFact.CALM_DAYS_WANTED),
+    /** It sheds what its roots can't carry; in autumn every leaf goes. */
+    LEAF_DROP(
+            For.ANY_MOVE,
+            one -> one.today().isBefore(one.keptLeafFrom()),
+            HardenFact.LAST_LEAF_DROP,
+            HardenFact.CALM_DAYS_WANTED),
     COOL_DAY(For.STEP_UP, HardenCase::isHot, HardenFact.HOTTEST_C),
     CALM_AIR(For.STEP_UP, HardenCase::isWindy, HardenFact.WINDIEST_MS),
     ROOTS_AT_EDGE(For.RELEASE, one -> !one.plant().everShowed(PlantSign.ROOTS_AT_EDGE), HardenFact.ROOTS_SEEN),

@@ -3,6 +3,7 @@ package org.kindgirdle.core.harden;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -61,12 +62,20 @@ public record PlantState(
                 .orElse(null);
     }
 
+    /** The last day on which a sign was seen; empty if it never was. */
+    public Optional<LocalDate> lastSeen(PlantSign sign) {
+        return seen.stream()
+                .filter(one -> one.signs().contains(sign))
+                .map(Seen::on)
+                .reduce((a, b) -> b);
+    }
+
     boolean everShowed(PlantSign sign) {
-        return seen.stream().anyMatch(one -> one.signs().contains(sign));
+        return lastSeen(sign).isPresent();
     }
 
     /** Whether the newest observation shows the sign. */
-    boolean showsNow(PlantSign sign) {
+    public boolean showsNow(PlantSign sign) {
         return signsNow().contains(sign);
     }
 

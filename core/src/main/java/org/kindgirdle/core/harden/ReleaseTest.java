@@ -63,7 +63,10 @@ public record ReleaseTest(List<Check> checks) {
                 new Check(Condition.DAYS_IN_THE_OPEN, open && !HardenRule.DAYS_ON_RUNG.stops(one), days, wantedDays));
         checks.add(simple(
                 Condition.NOT_DROOPING,
-                !plant.droopsNow() && !HardenRule.MOULD.stops(one) && !HardenRule.CALM_DAYS.stops(one)));
+                !plant.droopsNow()
+                        && !HardenRule.MOULD.stops(one)
+                        && !HardenRule.CALM_DAYS.stops(one)
+                        && !HardenRule.LEAF_DROP.stops(one)));
         checks.add(simple(Condition.ROOTS_AT_EDGE, !HardenRule.ROOTS_AT_EDGE.stops(one)));
         checks.add(simple(Condition.NEW_GROWTH, !HardenRule.NEW_GROWTH.stops(one)));
         checks.add(simple(Condition.NO_PESTS, !HardenRule.NO_PESTS.stops(one)));

@@ -203,17 +203,19 @@ public sealed interface LayerRecord {
     }
 
     /**
-     * Moved to a rung of the ladder, up or back, or to another place on the same one.
+     * Moved to a rung of the ladder, up or back, or to another place or another way up on the same one.
      *
      * @param placeId of the place where it stands now; null for where it stood
+     * @param ladder the way that it is to go from now on; null for the one that it went
      */
-    record Moved(Rung rung, @Nullable Long placeId) implements LayerRecord {
+    record Moved(
+            Rung rung, @Nullable Long placeId, @Nullable Ladder ladder) implements LayerRecord {
         public Moved {
             Require.present("rung", rung);
         }
 
         public Moved(Rung rung) {
-            this(rung, null);
+            this(rung, null, null);
         }
     }
 

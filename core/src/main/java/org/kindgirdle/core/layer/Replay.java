@@ -142,6 +142,7 @@ public final class Replay {
             }
             rung = moved.rung();
             placeId = moved.placeId() == null ? placeId : moved.placeId();
+            ladder = moved.ladder() == null ? ladder : moved.ladder();
         } else if (what instanceof LayerRecord.Observed observed) {
             seen.add(new PlantState.Seen(on, observed.signs()));
         } else if (what instanceof LayerRecord.Released) {

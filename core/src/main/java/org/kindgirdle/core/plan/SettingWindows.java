@@ -24,8 +24,6 @@ import org.kindgirdle.core.units.Require;
 /**
  * The windows of one species, place and recipe: what each start date is worth. What does not depend on the date is
  * worked out once, so that years of dates are cheap.
- *
- * <p>A growing year turns on the coldest day of the normals, so that both hemispheres are alike.
  */
 public final class SettingWindows {
 
@@ -46,7 +44,7 @@ public final class SettingWindows {
     private final boolean hardy;
     private final @Nullable DaysOfYear leafless;
     private final @Nullable Integer growthStops;
-    private final @Nullable Integer opens;
+    private final GrowingYears years;
 
     /**
      * @param time to a full ball: the profile's, or learned
@@ -74,7 +72,7 @@ public final class SettingWindows {
         this.seasons = species.twoSeasons() ? 2 : 1;
         this.leafless = Phenology.leafless(rules, climate, species).orElse(null);
         this.growthStops = Phenology.growthStops(rules, climate, species).orElse(null);
-        this.opens = climate.warmsTo(species.opensAtMeanC()).orElse(null);
+        this.years = new GrowingYears(climate, species.opensAtMeanC());
     }
 
     /** The time to a full ball that they rest on. */
@@ -135,13 +133,13 @@ public final class SettingWindows {
 
     /** The first GOOD start date of the growing year that a day lies in; empty if there is none. */
     public Optional<LocalDate> firstGood(LocalDate day) {
-        LocalDate year = growingYear(day);
+        LocalDate year = years.startOf(day);
         return first(year, year.plusYears(1), one -> one.windowClass() == WindowClass.GOOD);
     }
 
     /** The last GOOD start date of that year; empty if there is none. */
     public Optional<LocalDate> lastGood(LocalDate day) {
-        LocalDate year = growingYear(day);
+        LocalDate year = years.startOf(day);
         for (LocalDate one = year.plusYears(1).minusDays(1); !one.isBefore(year); one = one.minusDays(1)) {
             if (on(one).windowClass() == WindowClass.GOOD) {
                 return Optional.of(one);
@@ -173,11 +171,11 @@ public final class SettingWindows {
         if (frosts.isEmpty()) {
             return Optional.empty();
         }
-        LocalDate year = growingYear(start).plusYears(seasons - 1L);
+        LocalDate year = years.startOf(start).plusYears(seasons - 1L);
         if (school == School.IN_LEAF) {
             return Optional.of(frosts.get().nextFirstEarly(year).minusDays(rules.count(ESTABLISH_DAYS)));
         }
-        return Optional.ofNullable(growthStops).map(day -> onOrAfter(day, year));
+        return Optional.ofNullable(growthStops).map(day -> GrowingYears.onOrAfter(day, year));
     }
 
     /** Probability of a full ball by the end of a day, if it is set on the start. */
@@ -209,19 +207,18 @@ public final class SettingWindows {
 
     /** The day of the growing year on which the mean passes what the species opens at; empty if it never does. */
     Optional<LocalDate> opensOn(LocalDate start) {
-        return Optional.ofNullable(opens).map(day -> onOrAfter(day, growingYear(start)));
+        return years.opensOn(start);
     }
 
     /** The last frost of the growing year; where no frost comes its first day. */
     LocalDate lastFrostOn(LocalDate start) {
-        LocalDate year = growingYear(start);
-        return climate.frosts().map(frosts -> frosts.nextLastAverage(year)).orElse(year);
+        return years.lastFrostOn(start);
     }
 
     /** Days left to this growing year's leaf fall, below 0 when it is past; empty where the leaves stay on. */
     Optional<Integer> daysToLeafFall(LocalDate start) {
         return Optional.ofNullable(leafless).map(days -> {
-            LocalDate leafFall = onOrAfter(days.from(), growingYear(start));
+            LocalDate leafFall = GrowingYears.onOrAfter(days.from(), years.startOf(start));
             return (int) ChronoUnit.DAYS.between(start, leafFall);
         });
     }
@@ -237,7 +234,8 @@ public final class SettingWindows {
         if (leafless == null) {
             return 0;
         }
-        LocalDate leafOut = onOrAfter(leafless.to(), growingYear(start).plusYears(1));
+        LocalDate leafOut =
+                GrowingYears.onOrAfter(leafless.to(), years.startOf(start).plusYears(1));
         return readyP(start, leafOut.plusDays(rules.count(OVERWINTER_DAYS)));
     }
 
@@ -255,16 +253,5 @@ public final class SettingWindows {
 
     boolean isHardy() {
         return hardy;
-    }
-
-    /** The start of the growing year that a day lies in. */
-    private LocalDate growingYear(LocalDate day) {
-        LocalDate turn = LocalDate.ofYearDay(day.getYear(), climate.coldestDayOfYear());
-        return turn.isAfter(day) ? LocalDate.ofYearDay(day.getYear() - 1, climate.coldestDayOfYear()) : turn;
-    }
-
-    private static LocalDate onOrAfter(int dayOfYear, LocalDate day) {
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), dayOfYear);
-        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, dayOfYear) : thisYear;
     }
 }

@@ -146,6 +146,28 @@ class HardenRulesTest {
     }
 
     @Test
+    void leaf_that_drops_in_growth_holds_a_plant_five_days_and_in_autumn_does_not() {
+        DaysOfYear leafless = new DaysOfYear(310, 100);
+        LocalDate dropped = SEVERED.plusDays(9);
+        PlantState sheds = plant(Ladder.IN_LEAF, Rung.TENT, SEVERED).plus(seen(dropped, PlantSign.LEAF_DROP));
+        HardenVerdict held = decide(sheds, leafless, SEVERED.plusDays(10));
+        assertThat(held.step()).isEqualTo(PlantStep.STAY);
+        assertThat(held.lacking()).containsExactly(HardenRule.LEAF_DROP);
+        assertThat(held.from()).isEqualTo(dropped.plusDays(5));
+        assertThat(decide(sheds, leafless, dropped.plusDays(5)).step()).isEqualTo(PlantStep.STEP_UP);
+        assertThat(ReleaseTest.of(RULES, sheds, climate(FROSTS, Map.of(), Map.of()), leafless, dropped.plusDays(1))
+                        .failing())
+                .extracting(ReleaseTest.Check::condition)
+                .contains(ReleaseTest.Condition.NOT_DROOPING);
+
+        LocalDate october = LocalDate.ofYearDay(2026, 285);
+        PlantState autumn = plant(Ladder.IN_LEAF, Rung.TENT, SEVERED).plus(seen(october, PlantSign.LEAF_DROP));
+        assertThat(decide(autumn, leafless, october).step()).isEqualTo(PlantStep.STEP_UP);
+        // an evergreen has no time for it
+        assertThat(decide(autumn, october).lacking()).containsExactly(HardenRule.LEAF_DROP);
+    }
+
+    @Test
     void moss_is_left_when_it_is_full_after_three_months_and_at_the_latest_after_four() {
         PlantState inMoss = new PlantState(SEVERED, true, SEVERED, Ladder.MOSS_TRAY, Rung.SHADE, SEVERED, List.of());
         assertThat(decide(inMoss, SEVERED.plusDays(119)).step()).isNotEqualTo(PlantStep.POT_ON);

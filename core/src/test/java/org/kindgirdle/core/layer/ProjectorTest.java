@@ -12,9 +12,11 @@ import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.HardenRule;
 import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.harden.Rung;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
@@ -158,6 +160,20 @@ class ProjectorTest {
         assertThat(droops.to()).isEqualTo(Rung.TENT);
         plant.on(JULY.plusDays(13), new LayerRecord.Observed(Set.of(PlantSign.DROOP)));
         assertThat(hardening(plant.asOf(JULY.plusDays(13))).step()).isEqualTo(PlantStep.OPEN_AND_LOOK);
+    }
+
+    @Test
+    void another_way_up_counts_from_the_day_that_the_plant_came_to_its_rung() {
+        Carrow plant = new Carrow()
+                .set()
+                .on(JULY, new LayerRecord.Severed(12, 6))
+                .on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000, null))
+                .on(JULY.plusDays(10), new LayerRecord.Moved(Rung.SHADE));
+        assertThat(hardening(plant.asOf(JULY.plusDays(24))).step()).isEqualTo(PlantStep.STEP_UP);
+        plant.on(JULY.plusDays(20), new LayerRecord.Moved(Rung.SHADE, null, Ladder.LONG_SHADE));
+        HardenVerdict sulks = hardening(plant.asOf(JULY.plusDays(24)));
+        assertThat(sulks.step()).isEqualTo(PlantStep.STAY);
+        assertThat(sulks.from()).isEqualTo(JULY.plusDays(10 + Ladder.LONG_SHADE.days(HouseRules.SHIPPED, Rung.SHADE)));
     }
 
     @Test

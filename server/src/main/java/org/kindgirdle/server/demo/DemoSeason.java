@@ -317,7 +317,7 @@ class DemoSeason {
             append(
                     layer,
                     day,
-                    new LayerRecord.Moved(verdict.to(), leavesTheTunnel ? placeOf(nursery, OUT_OF_DOORS) : null),
+                    new LayerRecord.Moved(verdict.to(), leavesTheTunnel ? placeOf(nursery, OUT_OF_DOORS) : null, null),
                     random);
             return true;
         }

@@ -90,14 +90,20 @@ record LayerCard(
 
     record JobView(String code, String label, LocalDate from, LocalDate by, long daysLate) {}
 
+    /**
+     * @param placeId of the place where it stands
+     * @param motherAgainOn from about when the limb that it was cut from may be ringed again
+     */
     record PlantView(
+            long placeId,
             LocalDate severedOn,
             Rung rung,
             LocalDate rungSince,
             boolean potted,
             @Nullable LocalDate mossSince,
             Ladder ladder,
-            boolean stubTidied) {}
+            boolean stubTidied,
+            @Nullable LocalDate motherAgainOn) {}
 
     /** What the forms begin with. */
     record Suggested(

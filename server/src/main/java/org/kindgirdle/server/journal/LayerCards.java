@@ -17,6 +17,7 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
+import org.kindgirdle.core.plan.GrowingYears;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.server.nursery.Limbs;
@@ -144,13 +145,17 @@ class LayerCards {
                 state.plant() == null
                         ? null
                         : new LayerCard.PlantView(
+                                layer.standsAt == null ? mother.placeId() : layer.standsAt,
                                 state.plant().severedOn(),
                                 state.plant().rung(),
                                 state.plant().rungSince(),
                                 state.plant().potted(),
                                 state.plant().mossSince(),
                                 state.plant().ladder(),
-                                state.stubTidied()),
+                                state.stubTidied(),
+                                new GrowingYears(context.climate(), species.opensAtMeanC())
+                                        .opensNextYear(state.plant().severedOn())
+                                        .orElse(null)),
                 suggested(projection, context, format));
     }
 

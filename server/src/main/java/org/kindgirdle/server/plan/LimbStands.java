@@ -9,14 +9,17 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.plan.GrowingYears;
 import org.kindgirdle.core.plan.Limb;
 import org.kindgirdle.core.plan.LimbLayout;
 import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.core.plan.LimbScore;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.journal.Takings;
@@ -56,12 +59,14 @@ public class LimbStands {
     /**
      * What would be wrong on the limbs of a mother if further balls were set.
      *
+     * @param setOn the day on which they would be
      * @param further by the limb's id; their codes are what the sentences call them
      * @return sentences; those that were true before are left out
      */
-    public List<String> newFaults(long motherId, Map<Long, List<LimbRoom.Standing>> further) {
+    public List<String> newFaults(long motherId, LocalDate setOn, Map<Long, List<LimbRoom.Standing>> further) {
         NurserySnapshot nursery = snapshots.take();
         Format format = new Format(person.units(), nursery.today());
+        MotherView mother = nursery.mother(motherId);
         Map<Long, Takings.OnLimb> taken = takings.onLimbs(motherId, nursery);
         List<String> faults = new ArrayList<>();
         for (LimbView limb : limbs.of(motherId)) {
@@ -76,6 +81,10 @@ public class LimbStands {
                 words.faults(layout(nursery, shape, after), limb.name(), format).stream()
                         .filter(fault -> !known.contains(fault))
                         .forEach(faults::add);
+                LocalDate again = againOn(on, years(nursery, mother), setOn);
+                if (again != null) {
+                    faults.add(words.rests(limb.name(), cutOn(on), again, format));
+                }
             }
         }
         return faults;
@@ -87,10 +96,20 @@ public class LimbStands {
 
     /** A limb as it is now, weighed. */
     private record Weighed(
-            LimbView limb, Takings.OnLimb on, LimbRoom.Shape shape, LimbScore score, LimbRoom room, double ballMm) {
+            LimbView limb,
+            Takings.OnLimb on,
+            LimbRoom.Shape shape,
+            LimbScore score,
+            LimbRoom room,
+            double ballMm,
+            @Nullable LocalDate againOn) {
 
         boolean isFull() {
             return room.more() == 0;
+        }
+
+        boolean rests() {
+            return againOn != null;
         }
 
         boolean isGone() {
@@ -111,26 +130,39 @@ public class LimbStands {
         }
         Map<Long, Takings.OnLimb> taken = takings.onLimbs(mother.id(), nursery);
         SpeciesProfile species = nursery.species(mother.speciesCode()).profile();
+        GrowingYears years = years(nursery, mother);
         List<Weighed> weighed = all.stream()
                 .map(limb -> weigh(
                         rules,
                         mother,
                         species,
                         limb,
-                        taken.getOrDefault(Objects.requireNonNull(limb.id()), Takings.OnLimb.NOTHING)))
+                        taken.getOrDefault(Objects.requireNonNull(limb.id()), Takings.OnLimb.NOTHING),
+                        years,
+                        nursery.today()))
                 .sorted(Comparator.comparing(Weighed::isGone)
                         .thenComparing(Weighed::isFull)
+                        .thenComparing(Weighed::rests)
                         .thenComparing(Weighed::score, LimbScore.bestFirst(rules))
                         .thenComparing(one -> one.limb().name()))
                 .toList();
         Weighed best = weighed.stream()
-                .filter(one -> !one.isGone() && !one.isFull() && one.score().isSuitable())
+                .filter(one -> !one.isGone()
+                        && !one.isFull()
+                        && !one.rests()
+                        && one.score().isSuitable())
                 .findFirst()
                 .orElse(null);
         return weighed.stream()
                 .map(one -> stand(
                         one,
-                        words.advice(one.score(), one.room(), one.limb().stands(), one.equals(best), motherRoom),
+                        words.advice(
+                                one.score(),
+                                one.room(),
+                                one.limb().stands(),
+                                one.rests(),
+                                one.equals(best),
+                                motherRoom),
                         motherRoom,
                         one.isGone()
                                 ? List.of()
@@ -140,7 +172,13 @@ public class LimbStands {
     }
 
     private static Weighed weigh(
-            HouseRules rules, MotherView mother, SpeciesProfile species, LimbView limb, Takings.OnLimb on) {
+            HouseRules rules,
+            MotherView mother,
+            SpeciesProfile species,
+            LimbView limb,
+            Takings.OnLimb on,
+            GrowingYears years,
+            LocalDate today) {
         double ballMm = RingAndBall.of(rules, limb.diameterMm(), species.bridgesReadily(), false)
                 .ballLengthMm();
         LimbRoom.Shape shape = shape(rules, limb, on);
@@ -150,7 +188,8 @@ public class LimbStands {
                 shape,
                 LimbScore.of(rules, facts(limb, shape, mother)),
                 LimbRoom.of(rules, shape, standing(on), ballMm),
-                ballMm);
+                ballMm,
+                againOn(on, years, today));
     }
 
     private StockView.LimbStand stand(Weighed one, String advice, int motherRoom, List<Remark> remarks, Format format) {
@@ -176,7 +215,16 @@ public class LimbStands {
                 one.isGone() ? 0 : Math.min(motherRoom, one.room().more()),
                 spots(one.limb(), one.shape(), one.room(), one.ballMm()),
                 words.faults(one.room().layout(), one.limb().name(), format),
-                remarks,
+                one.againOn() == null || one.isGone()
+                        ? remarks
+                        : Stream.concat(
+                                        Stream.of(new Remark(
+                                                Level.CAUTION,
+                                                "RESTS",
+                                                words.rests(
+                                                        one.limb().name(), cutOn(one.on()), one.againOn(), format))),
+                                        remarks.stream())
+                                .toList(),
                 one.on().ever());
     }
 
@@ -217,6 +265,27 @@ public class LimbStands {
             shape = shape.cutBelow(rules, cut.fromUnionMm());
         }
         return shape;
+    }
+
+    private static GrowingYears years(NurserySnapshot nursery, MotherView mother) {
+        return new GrowingYears(
+                nursery.climate(mother.placeId()),
+                nursery.species(mother.speciesCode()).profile().opensAtMeanC());
+    }
+
+    /** When a limb that a layer was cut from may be ringed again; null if it may on that day. */
+    private static @Nullable LocalDate againOn(Takings.OnLimb on, GrowingYears years, LocalDate day) {
+        LocalDate cutOn = cutOn(on);
+        return cutOn == null
+                ? null
+                : years.opensNextYear(cutOn).filter(day::isBefore).orElse(null);
+    }
+
+    private static @Nullable LocalDate cutOn(Takings.OnLimb on) {
+        return on.cuts().stream()
+                .map(Takings.Cut::on)
+                .max(Comparator.naturalOrder())
+                .orElse(null);
     }
 
     private static @Nullable LocalDate cutBackOn(LimbView limb, Takings.OnLimb on) {

@@ -1,8 +1,10 @@
 package org.kindgirdle.server.plan;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.plan.LimbLayout;
 import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.core.plan.LimbScore;
@@ -32,14 +34,18 @@ public class LimbWords {
     /**
      * What it is good for.
      *
+     * @param rests whether a layer was cut from it this year
      * @param motherRoom how many more layers the whole mother can take
      */
-    String advice(LimbScore score, LimbRoom room, boolean stands, boolean best, int motherRoom) {
+    String advice(LimbScore score, LimbRoom room, boolean stands, boolean rests, boolean best, int motherRoom) {
         if (!stands) {
             return phrases.say("limb.advice.gone");
         }
         if (room.more() == 0) {
             return phrases.say(room.layout().fromTheTip().isEmpty() ? "limb.advice.noRoom" : "limb.advice.full");
+        }
+        if (rests) {
+            return phrases.say("limb.advice.rests");
         }
         if (motherRoom == 0) {
             return phrases.say("limb.advice.mother");
@@ -49,6 +55,11 @@ public class LimbWords {
             return phrases.say("limb.advice.against", more);
         }
         return phrases.say(best ? "limb.advice.best" : "limb.advice.good", more);
+    }
+
+    /** Why a limb that a layer was cut from is not ringed before its bark slips next year. */
+    String rests(String limb, @Nullable LocalDate cutOn, LocalDate againOn, Format format) {
+        return phrases.say("limb.rests", Map.of("limb", limb, "on", format.day(cutOn), "again", format.day(againOn)));
     }
 
     /** What is wrong between the balls of a limb, in the order of their numbers. */

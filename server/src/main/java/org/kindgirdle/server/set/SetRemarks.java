@@ -149,7 +149,7 @@ class SetRemarks {
                     "COVER",
                     words.cover(cover, recipe.cover(), format).sentence()));
         }
-        stands.newFaults(request.motherId(), further(request, layers))
+        stands.newFaults(request.motherId(), setOn, further(request, layers))
                 .forEach(fault -> all.add(new Remark(Level.WARN, "LIMB", fault)));
         for (int i = 0; i < request.rows().size(); i++) {
             int row = i + 1;

@@ -9,8 +9,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.harden.HardenRule;
 import org.kindgirdle.core.harden.HardenRules;
 import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.house.HouseRules;
@@ -251,6 +253,13 @@ public class Words {
                             .map(lack -> phrases.say("lack." + lack, values))
                             .collect(Collectors.joining(", ")));
             because.add(phrases.say("because.lacking", values));
+        }
+        if (verdict.lacking().contains(HardenRule.LEAF_DROP)) {
+            values.put("dropped", format.day(plant.lastSeen(PlantSign.LEAF_DROP).orElse(null)));
+            because.add(phrases.say("because.plant.leafDrop", values));
+        }
+        if (plant.showsNow(PlantSign.PESTS)) {
+            because.add(phrases.say("because.plant.pests", values));
         }
         Advice.Tone tone = switch (verdict.step()) {
             case STAY, STAY_DORMANT, HOLD_UNDER_COVER -> Advice.Tone.CALM;

@@ -131,6 +131,18 @@ class StockTest {
         assertThat(stand.path("leaves").asInt()).isEqualTo(20);
         assertThat(stand.path("cutBackOn").asString()).isEqualTo(TODAY.toString());
         assertThat(stand.path("balls")).isEmpty();
+        // its new leader has the rest of the year to grow, for the list and for the bench
+        assertThat(stand.path("advice").asString()).isEqualTo("Let it rest: it makes its new leader.");
+        assertThat(keys(stand.path("remarks"))).contains("RESTS");
+        JsonNode remarks = nursery.grower()
+                .post("/api/v1/set-previews", onLimb(limb, 200))
+                .expect(200)
+                .body()
+                .path("remarks");
+        assertThat(remarks.toString()).contains("A layer was cut from Leader on 10 July", "ringed again from about");
+        Map<String, Object> unexplained = onLimb(limb, 200);
+        unexplained.put("reason", "");
+        assertThat(set(unexplained).expect(400).fields()).contains("reason");
 
         nursery.clock().moveTo(TODAY.plusDays(1));
         try {

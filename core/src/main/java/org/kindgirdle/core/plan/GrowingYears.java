@@ -1,0 +1,58 @@
+package org.kindgirdle.core.plan;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.PlaceClimate;
+
+/**
+ * When rings may be cut in the growing years of a place. One year turns into the next on the coldest day of the
+ * normals, so that both hemispheres are alike.
+ */
+public final class GrowingYears {
+
+    private final PlaceClimate climate;
+    private final @Nullable Integer opens;
+
+    /** @param opensAtMeanC the mean, C, from which the bark of the species slips */
+    public GrowingYears(PlaceClimate climate, double opensAtMeanC) {
+        this.climate = climate;
+        this.opens = climate.warmsTo(opensAtMeanC).orElse(null);
+    }
+
+    /** The first day of the growing year that a day lies in. */
+    LocalDate startOf(LocalDate day) {
+        int turn = climate.coldestDayOfYear();
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), turn);
+        return thisYear.isAfter(day) ? LocalDate.ofYearDay(day.getYear() - 1, turn) : thisYear;
+    }
+
+    /** The day of the growing year on which the mean passes what the species opens at; empty if it never does. */
+    Optional<LocalDate> opensOn(LocalDate day) {
+        return Optional.ofNullable(opens).map(dayOfYear -> onOrAfter(dayOfYear, startOf(day)));
+    }
+
+    /** The last frost of the growing year; where no frost comes its first day. */
+    LocalDate lastFrostOn(LocalDate day) {
+        LocalDate start = startOf(day);
+        return climate.frosts().map(frosts -> frosts.nextLastAverage(start)).orElse(start);
+    }
+
+    /**
+     * The first day of the next growing year on which a ring may be cut: a limb that a layer was cut from makes its new
+     * leader till then.
+     *
+     * @param day on which the limb was cut back
+     * @return empty where it never is warm enough for the species
+     */
+    public Optional<LocalDate> opensNextYear(LocalDate day) {
+        LocalDate next = startOf(day).plusYears(1);
+        LocalDate lastFrost = lastFrostOn(next);
+        return opensOn(next).map(opened -> opened.isBefore(lastFrost) ? lastFrost : opened);
+    }
+
+    static LocalDate onOrAfter(int dayOfYear, LocalDate day) {
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), dayOfYear);
+        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, dayOfYear) : thisYear;
+    }
+}
