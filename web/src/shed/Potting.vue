@@ -38,7 +38,7 @@ const WHY: Record<string, string> = {
           <RouterLink class="link text-lg font-bold" :to="{ name: 'layer', params: { code: plant.code } }">{{
             plant.code
           }}</RouterLink>
-          <span class="min-w-0 grow basis-48"
+          <span class="min-w-0 grow basis-40"
             >{{ capital(plant.species) }}<template v-if="plant.variety"> ‘{{ plant.variety }}’</template>
             <span class="block text-sm text-muted">{{ plant.place }} · {{ WHY[plant.why] }}</span></span
           >

@@ -58,7 +58,11 @@ function choose(): void {
       <p class="text-lg font-bold" data-testid="headline">{{ layer.headline }}</p>
       <p v-if="late > 0" class="font-bold text-rust">{{ late }} days late.</p>
       <p v-if="layer.driesOn" class="text-sm text-muted">
-        The ball wants water about {{ dayText(layer.driesOn, today) }}.
+        {{
+          layer.driesOn < today
+            ? `The ball has wanted water since ${dayText(layer.driesOn, today)}.`
+            : `The ball wants water about ${dayText(layer.driesOn, today)}.`
+        }}
       </p>
       <p v-if="layer.changed" class="border-l-4 border-water pl-2" data-testid="changed">
         {{ layer.changed }}
@@ -67,7 +71,7 @@ function choose(): void {
         From the tip down: {{ layer.first.join(', ') }} first.
       </p>
     </div>
-    <div class="grid gap-x-6 gap-y-2 sm:grid-cols-2">
+    <div class="grid gap-x-6 gap-y-2" :class="{ 'sm:grid-cols-2': pros.length && cons.length }">
       <div v-if="pros.length">
         <p class="text-sm font-bold text-lichen">For cutting it</p>
         <ul class="text-sm">
@@ -95,7 +99,7 @@ function choose(): void {
             v-for="day in days"
             :key="day.on"
             type="button"
-            class="chip flex-col !items-start px-2 py-1 leading-tight"
+            class="chip flex-col justify-center !px-0 py-1 text-center leading-tight"
             :class="{ 'border-2 !border-lichen': day.on === best }"
             :aria-pressed="layer.cutOn === day.on"
             :data-day="day.on"

@@ -44,6 +44,8 @@ class DemoLeftovers {
             List.of(LocalDate.of(2026, 5, 29), LocalDate.of(2026, 6, 19), LocalDate.of(2026, 7, 7));
     private static final LocalDate SEVERED = LocalDate.of(2026, 7, 10);
     private static final int LEAVES = 14;
+    private static final int WATERED_EVERY = 12;
+    private static final double WATER_ML = 130;
 
     /** At the last look it has had a little more than its whole way. */
     private static final double SHARE_AT_LAST_LOOK = 1.03;
@@ -83,6 +85,11 @@ class DemoLeftovers {
         List<String> codes = journal.set(id(), List.of(layer, layer, layer));
         for (String code : codes.subList(0, 2)) {
             LOOKS.forEach(day -> append(code, day, look(set, context, day)));
+            for (LocalDate day = SET_ON.plusDays(WATERED_EVERY);
+                    day.isBefore(SEVERED);
+                    day = day.plusDays(WATERED_EVERY)) {
+                append(code, day, new LayerRecord.ToppedUp(WATER_ML));
+            }
         }
         append(codes.get(1), SEVERED, new LayerRecord.Severed(LEAVES, LEAVES / 2));
         append(codes.get(2), PULLED_APART, new LayerRecord.Lost(LossCause.ANIMALS));

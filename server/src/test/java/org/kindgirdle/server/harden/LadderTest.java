@@ -87,6 +87,29 @@ class LadderTest {
     }
 
     @Test
+    void the_pages_of_the_shed_take_the_same_few_statements_however_many_plants_there_are() {
+        List<String> pages = List.of("/api/v1/severing", "/api/v1/potting", "/api/v1/ladder");
+        potted(mother);
+        severed(mother);
+        pages.forEach(page -> statements(page));
+        List<Long> few = pages.stream().map(this::statements).toList();
+        for (int i = 0; i < 12; i++) {
+            potted(mother);
+            severed(mother);
+        }
+        for (int i = 0; i < pages.size(); i++) {
+            assertThat(statements(pages.get(i)))
+                    .as(pages.get(i))
+                    .isCloseTo(few.get(i), within(2L))
+                    .isLessThanOrEqualTo(20);
+        }
+    }
+
+    private long statements(String path) {
+        return TestNursery.statementsOf(nursery.viewer(), path);
+    }
+
+    @Test
     void the_ladder_says_who_may_move_who_must_step_back_and_where_each_stands() {
         String code = potted(mother);
         JsonNode line = find(ladder().path("plants"), code);

@@ -405,4 +405,30 @@ public final class TestNursery implements AutoCloseable {
     public static long statements() {
         return StatementCount.take();
     }
+
+    /**
+     * How many statements one read sends. The session is written when the answer is on its way already: its statements
+     * belong to their own request, and are waited for.
+     */
+    public static long statementsOf(Client client, String path) {
+        settled();
+        client.get(path).expect(200);
+        return settled();
+    }
+
+    private static long settled() {
+        long all = 0;
+        long some;
+        do {
+            try {
+                Thread.sleep(60);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+            some = StatementCount.take();
+            all += some;
+        } while (some > 0);
+        return all;
+    }
 }

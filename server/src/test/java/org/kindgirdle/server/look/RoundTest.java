@@ -278,26 +278,7 @@ class RoundTest {
     }
 
     private long statements(String path) {
-        settled();
-        nursery.grower().get(path).expect(200);
-        return settled();
-    }
-
-    /** The session is written when the answer is on its way already: its statements belong to their own request. */
-    private static long settled() {
-        long all = 0;
-        long some;
-        do {
-            try {
-                Thread.sleep(60);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                throw new IllegalStateException(e);
-            }
-            some = TestNursery.statements();
-            all += some;
-        } while (some > 0);
-        return all;
+        return TestNursery.statementsOf(nursery.grower(), path);
     }
 
     private static JsonNode job(JsonNode round, String code) {
