@@ -17,6 +17,8 @@ import org.kindgirdle.core.look.Sectors;
  * @param set as it was set, with what was wanted otherwise since
  * @param ringedOn the last ring
  * @param looks since the last ring, oldest first
+ * @param looksEver looks at every ring it has had
+ * @param topUps times that water was added
  * @param conditions found and not yet mended
  * @param covers changes of cover, oldest first
  * @param wateredOn the day the ball was last wet through
@@ -25,6 +27,7 @@ import org.kindgirdle.core.look.Sectors;
  * @param cutPlannedOn the day on which it is to be severed; null if none was settled on
  * @param plant after severance; null before it
  * @param placeId where the plant stands; null before severance, and for where its mother stands
+ * @param endedOn the day it was released or lost; null while it lives
  * @param lastOn the day of the newest record
  * @param conflicts events that could not be applied, with the reason
  */
@@ -38,6 +41,8 @@ public record LayerState(
         int rescores,
         boolean bridgedBefore,
         List<LookOn> looks,
+        int looksEver,
+        int topUps,
         Set<Condition> conditions,
         List<CoverFrom> covers,
         LocalDate wateredOn,
@@ -51,6 +56,7 @@ public record LayerState(
         @Nullable PlantState plant,
         @Nullable Long placeId,
         @Nullable LossCause lossCause,
+        @Nullable LocalDate endedOn,
         LocalDate lastOn,
         List<Conflict> conflicts) {
 

@@ -29,6 +29,8 @@ public final class Replay {
     private int rescores;
     private boolean bridgedBefore;
     private final List<LayerState.LookOn> looks = new ArrayList<>();
+    private int looksEver;
+    private int topUps;
     private final Set<Condition> conditions = EnumSet.noneOf(Condition.class);
     private final List<LayerState.CoverFrom> covers = new ArrayList<>();
     private LocalDate wateredOn = LocalDate.MIN;
@@ -46,6 +48,7 @@ public final class Replay {
     private @Nullable Long placeId;
     private final List<PlantState.Seen> seen = new ArrayList<>();
     private @Nullable LossCause lossCause;
+    private @Nullable LocalDate endedOn;
     private LocalDate lastOn = LocalDate.MIN;
     private final List<LayerState.Conflict> conflicts = new ArrayList<>();
 
@@ -121,6 +124,7 @@ public final class Replay {
             look(on, look);
         } else if (what instanceof LayerRecord.ToppedUp) {
             wateredOn = on;
+            topUps++;
             conditions.remove(Condition.DRY);
         } else if (what instanceof LayerRecord.Rerung rerung) {
             ringAgain(on, rerung);
@@ -147,9 +151,11 @@ public final class Replay {
             seen.add(new PlantState.Seen(on, observed.signs()));
         } else if (what instanceof LayerRecord.Released) {
             phase = LayerPhase.RELEASED;
+            endedOn = on;
         } else if (what instanceof LayerRecord.Lost lost) {
             phase = LayerPhase.LOST;
             lossCause = lost.cause();
+            endedOn = on;
         }
         lastOn = on;
     }
@@ -201,6 +207,7 @@ public final class Replay {
 
     private void look(LocalDate on, LayerRecord.Looked look) {
         looks.add(new LayerState.LookOn(on, look));
+        looksEver++;
         conditions.clear();
         conditions.addAll(look.conditions());
         cleanedOut = false;
@@ -261,6 +268,8 @@ public final class Replay {
                 rescores,
                 bridgedBefore,
                 looks,
+                looksEver,
+                topUps,
                 conditions,
                 covers,
                 wateredOn,
@@ -274,6 +283,7 @@ public final class Replay {
                 plant,
                 placeId,
                 lossCause,
+                endedOn,
                 lastOn,
                 conflicts);
     }

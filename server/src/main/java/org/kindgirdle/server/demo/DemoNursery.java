@@ -59,7 +59,9 @@ class DemoNursery implements BeforeServing {
     private final People people;
     private final PriceLists prices;
     private final Targets targets;
+    private final DemoTrials trials;
     private final DemoSeason season;
+    private final DemoPast past;
     private final DemoLeftovers leftovers;
     private final DemoBench bench;
     private final JdbcTemplate jdbc;
@@ -73,7 +75,9 @@ class DemoNursery implements BeforeServing {
             People people,
             PriceLists prices,
             Targets targets,
+            DemoTrials trials,
             DemoSeason season,
+            DemoPast past,
             DemoLeftovers leftovers,
             DemoBench bench,
             JdbcTemplate jdbc,
@@ -85,7 +89,9 @@ class DemoNursery implements BeforeServing {
         this.people = people;
         this.prices = prices;
         this.targets = targets;
+        this.trials = trials;
         this.season = season;
+        this.past = past;
         this.leftovers = leftovers;
         this.bench = bench;
         this.jdbc = jdbc;
@@ -102,7 +108,7 @@ class DemoNursery implements BeforeServing {
     }
 
     private void load() {
-        jdbc.update("replace into demo_clock (id, today) values (1, ?)", DemoPlan.FIRST_DAY);
+        jdbc.update("replace into demo_clock (id, today) values (1, ?)", DemoPastPlan.FIRST_DAY);
         people.add("maren", "Maren Tollwick", PASSWORD, Role.OWNER);
         people.add("ivo", "Ivo Sandmoor", PASSWORD, Role.GROWER);
         people.add("pell", "Pell Ashdrake", PASSWORD, Role.VIEWER);
@@ -114,8 +120,11 @@ class DemoNursery implements BeforeServing {
             house();
             Map<String, Long> mothers = mothers();
             Map<String, Long> recipes = recipes();
+            List<DemoTrials.Dealt> dealt = trials.begin(mothers, recipes);
+            clock.moveTo(DemoPlan.FIRST_DAY);
             season.play(mothers, limbs(mothers), recipes, TODAY);
             clock.moveTo(TODAY);
+            past.play(mothers, recipes, dealt, DemoTruth.SHIPPED, maren.id());
             leftovers.record(mothers, recipes, TODAY);
             wanted(recipes);
             bench.stock();
@@ -245,7 +254,19 @@ class DemoNursery implements BeforeServing {
                         other(Method.GROUND, Wound.BARK_SCRAPED, 3000, Medium.MANURE_EARTH, Wrap.IN_GROUND)),
                 recipe(
                         "Cutting, for comparison",
-                        other(Method.CUTTING, Wound.UNWOUNDED, 3000, Medium.COIR_PERLITE, Wrap.IN_TENT)));
+                        other(Method.CUTTING, Wound.UNWOUNDED, 3000, Medium.COIR_PERLITE, Wrap.IN_TENT)),
+                recipe("Coir and foil", air(3000, Medium.COIR, Wrap.TIED_FILM, Cover.FOIL, 0)),
+                recipe(
+                        "Ring left unscraped",
+                        new Recipe(
+                                Method.AIR,
+                                Wound.RING_UNSCRAPED,
+                                3000,
+                                Medium.MOSS,
+                                Wrap.TIED_FILM,
+                                Cover.FOIL,
+                                0,
+                                0)));
         for (RecipeView one : all) {
             ids.put(one.name(), key(nursery.save(one).id()));
         }

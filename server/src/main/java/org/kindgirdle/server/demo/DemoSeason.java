@@ -269,7 +269,7 @@ class DemoSeason {
                 return false;
             }
             layer.severed = true;
-            append(layer, day, cut(now, context, nursery), random);
+            append(layer, day, cut(now, context, day, placeOf(nursery, UNDER_COVER)), random);
             append(layer, day, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000, null), random);
             return false;
         }
@@ -283,8 +283,8 @@ class DemoSeason {
         return false;
     }
 
-    /** With the leaf that its roots carry, into the tent in the tunnel. */
-    private static LayerRecord.Severed cut(LayerProjection now, LayerContext context, NurserySnapshot nursery) {
+    /** With the leaf that its roots carry, into the tent. */
+    static LayerRecord.Severed cut(LayerProjection now, LayerContext context, LocalDate day, @Nullable Long placeId) {
         LayerState state = now.state();
         int leaves = state.set().leavesBeyond();
         LeafBalance balance = LeafBalance.of(
@@ -295,10 +295,9 @@ class DemoSeason {
                 state.stage(),
                 leaves,
                 context.species().leafCm2(),
-                context.climate().vpdKpaOn(nursery.today()),
+                context.climate().vpdKpaOn(day),
                 Shelter.MIST_TENT);
-        return new LayerRecord.Severed(
-                leaves, balance.keep(), 0, null, Shelter.MIST_TENT, false, placeOf(nursery, UNDER_COVER));
+        return new LayerRecord.Severed(leaves, balance.keep(), 0, null, Shelter.MIST_TENT, false, placeId);
     }
 
     private static @Nullable Long placeOf(NurserySnapshot nursery, String name) {
@@ -342,7 +341,11 @@ class DemoSeason {
     }
 
     private static LayerRecord.Looked look(LayerProjection now, Sim layer, Set<Condition> conditions, Random random) {
-        double share = Objects.requireNonNull(now.forecast()).thermalDays() / layer.truth;
+        return look(Objects.requireNonNull(now.forecast()).thermalDays() / layer.truth, conditions, random);
+    }
+
+    /** What a look finds where so much of the way to a full ball is gone. */
+    static LayerRecord.Looked look(double share, Set<Condition> conditions, Random random) {
         RootStage stage = RootStage.at(HouseRules.SHIPPED, share);
         List<Integer> sectors = new ArrayList<>();
         for (int i = 0; i < Sectors.COUNT; i++) {

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.core.layer.LossCause;
 import org.kindgirdle.core.set.Method;
 
 /** A layer: what it is, and the projection of its journal as of a day. */
@@ -45,6 +46,12 @@ class Layer {
 
     /** who set it, as the nursery calls them; empty if nobody said */
     String hand = "";
+
+    /** of the branch when it was set; empty if the layer was taken back before this was kept */
+    String wood = "";
+
+    /** of the ring on the branch, likewise */
+    String position = "";
 
     LocalDate setOn = LocalDate.EPOCH;
     int revision;
@@ -96,6 +103,43 @@ class Layer {
     @Enumerated(EnumType.STRING)
     @Nullable
     Rung rung;
+
+    /** whether it came off its mother alive; null while that is open */
+    @Nullable
+    Boolean rooted;
+
+    /** whether it was released, of what came off; null while that is open */
+    @Nullable
+    Boolean established;
+
+    @Enumerated(EnumType.STRING)
+    @Nullable
+    LossCause lossCause;
+
+    /** thermal days between which the ball became full; both null where no look says, the upper where it never was */
+    @Nullable
+    Double readyLow;
+
+    @Nullable
+    Double readyHigh;
+
+    @Nullable
+    LocalDate fullOn;
+
+    @Nullable
+    LocalDate severedOn;
+
+    @Nullable
+    LocalDate endedOn;
+
+    /** of work on it so far; null only where it was never worked out */
+    @Nullable
+    Double minutes;
+
+    double mediumMl;
+
+    @Column(name = "film_cm2")
+    double filmCm2;
 
     int conflicts;
     int profileNumber;

@@ -1,13 +1,16 @@
 package org.kindgirdle.server.journal;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.set.LayerCode;
+import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.server.nursery.MotherOrigins;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.PlaceView;
@@ -55,6 +58,7 @@ final class LayerWhere {
         if (query.species() != null && !query.species().isBlank()) {
             all.ofMothers("species", mother -> mother.speciesCode().equals(query.species()));
         }
+        all.outcomes(query);
         if (query.trial() != null) {
             all.and("l.id in (select layer_id from trial_slot where trial_id = :trial)", "trial", query.trial());
         }
@@ -68,6 +72,53 @@ final class LayerWhere {
             }
         }
         return all;
+    }
+
+    private void outcomes(LayerQuery query) {
+        is("l.wood", "wood", query.wood());
+        is("l.position", "position", query.position());
+        is("l.loss_cause", "cause", query.cause());
+        if (query.outcome() != null) {
+            where.append(" and ").append(query.outcome().condition());
+        }
+        if (query.variety() != null) {
+            ofMothers("variety", mother -> mother.variety().equals(query.variety()));
+        }
+        if (query.motherPlace() != null) {
+            ofMothers("motherPlace", mother -> query.motherPlace().equals(mother.placeId()));
+        }
+        if (query.recipe() != null) {
+            and("l.recipe_id = :recipe", "recipe", query.recipe());
+        }
+        ofRecipes("wound", query.wound(), Recipe::wound);
+        ofRecipes("hormonePpm", query.hormonePpm(), Recipe::hormonePpm);
+        ofRecipes("medium", query.medium(), Recipe::medium);
+        ofRecipes("wrap", query.wrap(), Recipe::wrap);
+        ofRecipes("cover", query.cover(), Recipe::cover);
+        if (query.year() != null) {
+            and("l.set_on >= :yearFrom", "yearFrom", LocalDate.of(query.year(), 1, 1));
+            and("l.set_on < :yearTo", "yearTo", LocalDate.of(query.year() + 1, 1, 1));
+        }
+        if (query.week() != null) {
+            and("week(l.set_on, 3) = :week", "week", query.week());
+        }
+    }
+
+    /** By what a version of a recipe says. */
+    private void ofRecipes(String name, @Nullable Object wanted, Function<Recipe, Object> part) {
+        if (wanted == null) {
+            return;
+        }
+        List<Object[]> versions = nursery.recipeVersions().entrySet().stream()
+                .filter(version -> part.apply(version.getValue()).equals(wanted))
+                .map(version -> version.getKey().split("/"))
+                .map(version -> new Object[] {Long.valueOf(version[0]), Integer.valueOf(version[1])})
+                .toList();
+        if (versions.isEmpty()) {
+            where.append(" and false");
+        } else {
+            and("(l.recipe_id, l.recipe_number) in (:" + name + ")", name, versions);
+        }
     }
 
     String sql() {

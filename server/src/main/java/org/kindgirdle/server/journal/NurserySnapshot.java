@@ -118,6 +118,16 @@ public final class NurserySnapshot {
         return found(recipes.get(id), "recipe", id);
     }
 
+    /** Every version of every recipe, by its id, a stroke and its number. */
+    Map<String, Recipe> recipeVersions() {
+        return recipeVersions;
+    }
+
+    /** @throws ProblemException if there is no such version */
+    public Recipe recipe(long id, int number) {
+        return found(recipeVersions.get(id + "/" + number), "recipe version", id + "/" + number);
+    }
+
     public int rulesNumber() {
         return rules.getKey();
     }
@@ -137,8 +147,7 @@ public final class NurserySnapshot {
     /** The context of a layer on a mother, with a version of a recipe. */
     public LayerContext context(long motherId, long recipeId, int recipeNumber) {
         MotherView mother = mother(motherId);
-        Recipe recipe = found(
-                recipeVersions.get(recipeId + "/" + recipeNumber), "recipe version", recipeId + "/" + recipeNumber);
+        Recipe recipe = recipe(recipeId, recipeNumber);
         return context(mother.placeId(), mother.speciesCode(), recipe, mother.vigour(), mother.rootRun());
     }
 

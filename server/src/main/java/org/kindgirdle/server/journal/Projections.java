@@ -13,8 +13,10 @@ import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
+import org.kindgirdle.core.layer.Outcome;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
+import org.kindgirdle.core.learn.Interval;
 
 /** Makes a layer's projection and writes it into its row. */
 final class Projections {
@@ -57,8 +59,10 @@ final class Projections {
             layer.cutOn = null;
             dates(layer, null, null, null);
             job(layer, null);
+            nothingCame(layer);
         } else {
             write(layer, projection);
+            outcome(layer, projection, context(layer, projection.state(), nursery));
         }
         return !before.equals(fingerprint(layer));
     }
@@ -87,6 +91,37 @@ final class Projections {
             dates(layer, forecast.q10(), forecast.q50(), forecast.q90());
         }
         job(layer, projection.nextJob());
+    }
+
+    private static void outcome(Layer layer, LayerProjection projection, LayerContext context) {
+        LayerState state = projection.state();
+        Outcome outcome = Outcome.of(state, context);
+        Interval toReady = outcome.toReady();
+        layer.wood = state.set().wood().name();
+        layer.position = state.set().position().name();
+        layer.rooted = outcome.rooted();
+        layer.established = outcome.established();
+        layer.lossCause = state.lossCause();
+        layer.readyLow = toReady == null ? null : Double.valueOf(toReady.low());
+        layer.readyHigh = toReady == null || toReady.isOpen() ? null : Double.valueOf(toReady.high());
+        layer.fullOn = outcome.fullOn();
+        layer.severedOn = outcome.severedOn();
+        layer.endedOn = outcome.endedOn();
+        layer.minutes = outcome.minutes();
+        layer.mediumMl = projection.ball().mediumMl();
+        layer.filmCm2 = projection.ball().filmCm2();
+    }
+
+    private static void nothingCame(Layer layer) {
+        layer.rooted = null;
+        layer.established = null;
+        layer.lossCause = null;
+        layer.readyLow = null;
+        layer.readyHigh = null;
+        layer.fullOn = null;
+        layer.severedOn = null;
+        layer.endedOn = null;
+        layer.minutes = 0.0;
     }
 
     private static void dates(Layer layer, @Nullable LocalDate q10, @Nullable LocalDate q50, @Nullable LocalDate q90) {
@@ -122,6 +157,13 @@ final class Projections {
                 String.valueOf(layer.ready90On),
                 String.valueOf(layer.job),
                 String.valueOf(layer.jobFrom),
-                String.valueOf(layer.jobBy)));
+                String.valueOf(layer.jobBy),
+                String.valueOf(layer.rooted),
+                String.valueOf(layer.established),
+                String.valueOf(layer.lossCause),
+                String.valueOf(layer.readyLow),
+                String.valueOf(layer.readyHigh),
+                String.valueOf(layer.endedOn),
+                String.valueOf(layer.minutes)));
     }
 }

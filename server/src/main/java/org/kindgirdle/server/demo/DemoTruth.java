@@ -1,0 +1,76 @@
+package org.kindgirdle.server.demo;
+
+import java.util.Map;
+import java.util.Random;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.layer.LayerContext;
+import org.kindgirdle.core.layer.LossCause;
+import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.core.set.Wound;
+
+/**
+ * How it really is in the made-up nursery, which is not quite as the profiles have it: its records show it to who looks
+ * for it.
+ *
+ * @param timeFactor by the code of the species: its median time to a full ball, of the profile's
+ * @param rooting chance to root with a scraped ring, by species
+ * @param unscrapedRooting the same where the ring is not scraped
+ * @param establishing chance to live on after severance
+ */
+record DemoTruth(
+        Map<String, Double> timeFactor, Map<String, Double> rooting, double unscrapedRooting, double establishing) {
+
+    static final DemoTruth SHIPPED = new DemoTruth(
+            Map.of("CYDOBL", 1.2, "MORNIG", .85, "ERIJAP", 1.0, "MESGER", 1.1, "FEISEL", .95, "COTCOG", 1.05),
+            Map.of("CYDOBL", .92, "MORNIG", .8, "ERIJAP", .85, "MESGER", .75, "FEISEL", .7, "COTCOG", .6),
+            .45,
+            .88);
+
+    private static final double MISHAP = .06;
+    private static final double DIES_IN_WINTER = .3;
+    private static final LossCause[] MISHAPS = {
+        LossCause.ANIMALS, LossCause.DRIED, LossCause.BROKE, LossCause.SLIPPED, LossCause.LABEL_LOST
+    };
+    private static final LossCause[] FAILURES = {
+        LossCause.WILTED_AFTER, LossCause.WILTED_AFTER, LossCause.COLLAR_ROT, LossCause.OVERWATERED
+    };
+
+    /**
+     * What is going to happen to a layer.
+     *
+     * @param thermalDays to a full ball, if it roots at all
+     * @param noRootsBy why it is given up if it does not, and {@code givenUpAfterDays} when
+     * @param mishap on its mother; null for none
+     * @param diesInWinter if it is still on its mother in the second year
+     * @param failsBy why it dies after severance if it does not establish
+     */
+    record Fate(
+            boolean roots,
+            double thermalDays,
+            LossCause noRootsBy,
+            int givenUpAfterDays,
+            @Nullable LossCause mishap,
+            int mishapAfterDays,
+            boolean diesInWinter,
+            boolean establishes,
+            LossCause failsBy) {}
+
+    Fate fate(LayerContext context, Wood wood, Random random) {
+        String species = context.species().code();
+        boolean scraped = context.recipe().wound() != Wound.RING_UNSCRAPED;
+        double chance =
+                (scraped ? rooting.getOrDefault(species, .7) : unscrapedRooting) * (wood == Wood.ONE_TWO ? 1 : .8);
+        TimeToReady time = context.time().prior();
+        return new Fate(
+                random.nextDouble() < chance,
+                timeFactor.getOrDefault(species, 1.0) * time.quantile(.01 + .98 * random.nextDouble()),
+                scraped ? random.nextInt(3) == 0 ? LossCause.ROTTED : LossCause.NO_ROOTS : LossCause.BRIDGED,
+                55 + random.nextInt(50),
+                random.nextDouble() < MISHAP ? MISHAPS[random.nextInt(MISHAPS.length)] : null,
+                20 + random.nextInt(60),
+                random.nextDouble() < DIES_IN_WINTER,
+                random.nextDouble() < establishing,
+                FAILURES[random.nextInt(FAILURES.length)]);
+    }
+}

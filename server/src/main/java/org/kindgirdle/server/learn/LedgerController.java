@@ -1,0 +1,99 @@
+package org.kindgirdle.server.learn;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.learn.Interval;
+import org.kindgirdle.core.learn.Share;
+import org.kindgirdle.server.journal.LayerQuery;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.problem.Within;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What worked, over HTTP. */
+@RestController
+@RequestMapping("/api/v1")
+class LedgerController {
+
+    private final Ledger ledger;
+    private final ReadyTimes times;
+    private final Comparisons comparisons;
+
+    LedgerController(Ledger ledger, ReadyTimes times, Comparisons comparisons) {
+        this.ledger = ledger;
+        this.times = times;
+        this.comparisons = comparisons;
+    }
+
+    /** Layers counted by what they have in common. */
+    @GetMapping("/ledger")
+    LedgerView.Table table(@RequestParam(defaultValue = "SPECIES") LedgerBy by, @Valid LayerQuery query) {
+        return ledger.table(by, query);
+    }
+
+    /** When the balls of a species become full. */
+    @GetMapping("/ready-times")
+    ReadyTimes.View times(@Valid LayerQuery query) {
+        return times.of(query);
+    }
+
+    /** Two shares side by side. */
+    @GetMapping("/comparisons")
+    LedgerView.Comparison compare(
+            @RequestParam(defaultValue = "The first") @NotBlank @Size(max = 80) String nameA,
+            @RequestParam @Within(low = 0, high = 1e9) int rootedA,
+            @RequestParam @Within(low = 0, high = 1e9) int setA,
+            @RequestParam(defaultValue = "The second") @NotBlank @Size(max = 80) String nameB,
+            @RequestParam @Within(low = 0, high = 1e9) int rootedB,
+            @RequestParam @Within(low = 0, high = 1e9) int setB) {
+        return comparisons.of(nameA, share("rootedA", rootedA, setA), nameB, share("rootedB", rootedB, setB));
+    }
+
+    private static Share share(String field, int rooted, int set) {
+        if (rooted > set) {
+            throw ProblemException.invalid(
+                    field, rooted, "from 0 to " + set, "No more can have rooted than were set. Look at both numbers.");
+        }
+        return new Share(rooted, set);
+    }
+
+    /**
+     * Between which thermal days a ball became full.
+     *
+     * @param high left out where it never was seen full
+     */
+    record IntervalQuery(
+            @NotNull @Within(low = 0, high = 1e6) Double low,
+            @Nullable @Within(low = 0, high = 1e6) Double high) {}
+
+    record TimeQuery(
+            @NotNull @Within(low = 1, high = 10_000) Double d50ThermalDays,
+
+            @NotNull @Size(max = 10_000, message = "must have at most {max} entries")
+            List<@NotNull @Valid IntervalQuery> intervals) {}
+
+    /** What intervals of one's own teach, of a plant whose profile has a median. */
+    @PostMapping("/learned-times")
+    ReadyTimes.Taught taught(@Valid @RequestBody TimeQuery query) {
+        List<Interval> intervals = new ArrayList<>();
+        for (int i = 0; i < query.intervals().size(); i++) {
+            IntervalQuery one = query.intervals().get(i);
+            Double high = one.high();
+            if (high != null && high <= one.low()) {
+                throw ProblemException.invalid(
+                        "intervals[" + i + "].high", high, "above " + one.low(), "It can't be full before it was not.");
+            }
+            intervals.add(new Interval(one.low(), high == null ? Double.POSITIVE_INFINITY : high));
+        }
+        return times.taught(query.d50ThermalDays(), intervals);
+    }
+}

@@ -1,0 +1,74 @@
+package org.kindgirdle.server.learn;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.layer.LossCause;
+
+/** What worked, as the ledger shows it. */
+final class LedgerView {
+
+    private LedgerView() {}
+
+    /**
+     * A table.
+     *
+     * @param filter name of the filter that a line's value stands for
+     * @param all layers of the table together
+     * @param few below so many, a number is called small
+     * @param unpriced used without a price on record, so that the cost is too low
+     */
+    record Table(
+            LedgerBy by, String filter, List<Line> lines, Line all, int few, String currency, List<String> unpriced) {}
+
+    /**
+     * Layers that have something in common.
+     *
+     * @param value of what they have in common; {@code label} in words where a code is none
+     * @param rooted of those of which that is known; {@code established} of those severed of which that is known
+     * @param minutesPerPlant work on all of them for each plant released; null while there is none
+     * @param causes the commonest first
+     */
+    record Line(
+            String value,
+            @Nullable String label,
+            int set,
+            int underWay,
+            Figure rooted,
+            Figure established,
+            @Nullable DaysToFull days,
+            double minutes,
+            double cost,
+            @Nullable Double minutesPerPlant,
+            @Nullable Double costPerPlant,
+            List<Cause> causes) {}
+
+    /**
+     * A share with its 95 % interval.
+     *
+     * @param share null of none
+     */
+    record Figure(int n, int of, @Nullable Double share, double low, double high) {}
+
+    /** Days from the ring to the look that found the ball full: the middle one, and those of four in five. */
+    record DaysToFull(int seen, int low, int median, int high) {}
+
+    record Cause(LossCause cause, int count) {}
+
+    /**
+     * Two at a time.
+     *
+     * @param difference of a less b; null where one is empty
+     * @param moreEach layers that each would need besides, for a difference of this size to be settled; null where it is
+     *     settled, or where there is none to settle
+     */
+    record Comparison(
+            Figure a,
+            Figure b,
+            @Nullable Double difference,
+            @Nullable Double low,
+            @Nullable Double high,
+            double fisherP,
+            boolean settled,
+            @Nullable Integer moreEach,
+            String sentence) {}
+}
