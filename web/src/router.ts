@@ -84,6 +84,18 @@ export const router = createRouter({
       component: () => import('./layers/LayerPage.vue'),
       meta: { title: 'Layer', under: 'layers' },
     },
+    {
+      path: '/ledger',
+      name: 'ledger',
+      component: () => import('./ledger/Ledger.vue'),
+      meta: { title: 'Ledger' },
+    },
+    {
+      path: '/ledger/times',
+      name: 'ready-times',
+      component: () => import('./ledger/ReadyTimes.vue'),
+      meta: { title: 'Time to a full ball', under: 'ledger' },
+    },
     { path: '/house', name: 'house', component: () => import('./house/House.vue'), meta: { title: 'House' } },
     {
       path: '/device',

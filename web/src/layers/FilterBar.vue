@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { api, type Schemas } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital, JOBS, PHASES, STAGES, STAGE_WORDS } from '@/shared/words'
+import { filterWords } from './filterWords'
 import { useFilters } from './useFilters'
 
 /** Narrows the list; what is chosen stands in the address, and can be kept under a name. */
@@ -47,6 +48,11 @@ const lists = computed((): { name: string; label: string; options: [string, stri
     { name: 'late', label: 'When', options: [['true', 'Overdue only']] },
   ]
 })
+
+/** What a link from elsewhere narrowed by. */
+const others = computed(() =>
+  chosen.value.map(([name, value]) => ({ name, words: filterWords(name, value) })).filter((one) => one.words),
+)
 
 async function keepFilter(): Promise<void> {
   problem.value = null
@@ -130,7 +136,17 @@ const isSaved = computed(() => saved.value?.some((one) => one.query === address.
       <button type="button" class="link min-h-12" :aria-expanded="more" @click="more = !more">
         {{ more ? 'Fewer filters' : 'More filters' }}
       </button>
-      <span v-if="of('batch')">Of one batch only.</span>
+      <button
+        v-for="one in others"
+        :key="one.name"
+        type="button"
+        class="inline-flex min-h-12 cursor-pointer items-center gap-2 font-bold"
+        :aria-label="`Let go: ${one.words}`"
+        :data-narrowed="one.name"
+        @click="set(one.name, '')"
+      >
+        {{ capital(one.words) }} <span aria-hidden="true">×</span>
+      </button>
       <button v-if="chosen.length" type="button" class="link min-h-12" @click="take('')">Show all</button>
       <button
         v-if="chosen.length && !naming && !isSaved"

@@ -17,6 +17,20 @@ export const FILTERS = [
   'batch',
   'motherId',
   'line',
+  'variety',
+  'motherPlace',
+  'recipe',
+  'wound',
+  'hormonePpm',
+  'medium',
+  'wrap',
+  'cover',
+  'wood',
+  'position',
+  'year',
+  'week',
+  'outcome',
+  'cause',
 ] as const
 export type Filter = (typeof FILTERS)[number]
 

@@ -30,6 +30,7 @@ const nodes = [
   { name: 'round', label: 'Round' },
   { name: 'shed', label: 'Shed' },
   { name: 'layers', label: 'Layers' },
+  { name: 'ledger', label: 'Ledger' },
   { name: 'house', label: 'House' },
 ]
 

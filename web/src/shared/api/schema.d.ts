@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/comparisons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/demo-clock": {
         parameters: {
             query?: never;
@@ -388,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/ledger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/limbs/{limbId}": {
         parameters: {
             query?: never;
@@ -724,6 +756,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/ready-times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["times"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/recipe-differences": {
         parameters: {
             query?: never;
@@ -1012,6 +1060,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/species/{code}/learned-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["settled"];
+        put: operations["settle"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/species/{code}/learned-time/previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["moves"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/species/{code}/previews": {
         parameters: {
             query?: never;
@@ -1118,6 +1198,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["hormone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sums/learned-times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["taught"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1661,6 +1757,16 @@ export interface components {
             /** Format: double */
             minC: number;
         };
+        DaysToFull: {
+            /** Format: int32 */
+            high: number;
+            /** Format: int32 */
+            low: number;
+            /** Format: int32 */
+            median: number;
+            /** Format: int32 */
+            seen: number;
+        };
         DayToSever: {
             forecast: boolean;
             /** Format: double */
@@ -1959,6 +2065,12 @@ export interface components {
             /** @enum {string} */
             shelter: "OPEN_SUN" | "OPEN_SHADE" | "TUNNEL_SHADE" | "MIST_TENT";
         };
+        IntervalQuery: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+        };
         JobOnRound: {
             alsoDo: string[];
             /** Format: date */
@@ -2176,6 +2288,58 @@ export interface components {
             /** Format: int32 */
             widestGapDeg: number;
         };
+        LayerQuery: {
+            /** Format: uuid */
+            batch: string;
+            /** @enum {string} */
+            cause: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST";
+            /** @enum {string} */
+            cover: "CLEAR" | "BLACK" | "FOIL" | "WHITE";
+            cursor: string;
+            hand: string;
+            /** Format: double */
+            hormonePpm: number;
+            job: string;
+            late: boolean;
+            /** Format: int32 */
+            limit: number;
+            /** Format: int64 */
+            line: number;
+            /** @enum {string} */
+            medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
+            /** Format: int64 */
+            motherId: number;
+            /** Format: int64 */
+            motherPlace: number;
+            /** @enum {string} */
+            outcome: "FINISHED" | "UNDER_WAY" | "ROOTING_KNOWN" | "ROOTED" | "NOT_ROOTED" | "ESTABLISHING_KNOWN" | "ESTABLISHED" | "LOST_AFTER_SEVERANCE" | "SEEN_FULL";
+            /** @enum {string} */
+            phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
+            /** Format: int64 */
+            placeId: number;
+            /** @enum {string} */
+            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
+            q: string;
+            /** Format: int64 */
+            recipe: number;
+            sort: string;
+            species: string;
+            /** @enum {string} */
+            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
+            /** Format: int64 */
+            trial: number;
+            variety: string;
+            /** Format: int32 */
+            week: number;
+            /** @enum {string} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+            /** @enum {string} */
+            wound: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED";
+            /** @enum {string} */
+            wrap: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT";
+            /** Format: int32 */
+            year: number;
+        };
         LeafBalanceView: {
             /** Format: date */
             bestOn: string;
@@ -2196,6 +2360,59 @@ export interface components {
             supplyCm2: number;
             /** Format: double */
             supplyCm2PerMl: number;
+        };
+        LearnedTimeView: {
+            /** Format: double */
+            medianThermalDays: number;
+            /** Format: double */
+            mu: number;
+            /** Format: int32 */
+            records: number;
+            /** Format: double */
+            sigma: number;
+        };
+        LedgerFigure: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: int32 */
+            n: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: double */
+            share: number;
+        };
+        LedgerLine: {
+            causes: components["schemas"]["LossCount"][];
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            costPerPlant: number;
+            days: components["schemas"]["DaysToFull"];
+            established: components["schemas"]["LedgerFigure"];
+            label: string;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            minutesPerPlant: number;
+            rooted: components["schemas"]["LedgerFigure"];
+            /** Format: int32 */
+            set: number;
+            /** Format: int32 */
+            underWay: number;
+            value: string;
+        };
+        LedgerTable: {
+            all: components["schemas"]["LedgerLine"];
+            /** @enum {string} */
+            by: "SPECIES" | "VARIETY" | "MOTHER" | "PLACE" | "RECIPE" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "WOOD" | "POSITION" | "WEEK" | "HAND" | "YEAR";
+            currency: string;
+            /** Format: int32 */
+            few: number;
+            filter: string;
+            lines: components["schemas"]["LedgerLine"][];
+            unpriced: string[];
         };
         LimbStand: {
             advice: string;
@@ -2257,6 +2474,12 @@ export interface components {
         Line: {
             label: string;
             text: string;
+        };
+        LossCount: {
+            /** @enum {string} */
+            cause: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST";
+            /** Format: int32 */
+            count: number;
         };
         ManyRecorded: {
             records: components["schemas"]["RecordedOn"][];
@@ -2736,6 +2959,45 @@ export interface components {
             /** Format: double */
             readyP: number;
         };
+        ReadyFit: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            median: number;
+            /** Format: double */
+            sigma: number;
+        };
+        ReadyPoint: {
+            /** Format: double */
+            learned: number;
+            /** Format: double */
+            profile: number;
+            /** Format: double */
+            thermalDays: number;
+        };
+        ReadyStep: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            readyBy: number;
+        };
+        ReadyTimesView: {
+            common: string;
+            converged: boolean;
+            curve: components["schemas"]["ReadyPoint"][];
+            /** Format: int32 */
+            full: number;
+            /** Format: int32 */
+            layers: number;
+            learned: components["schemas"]["ReadyFit"];
+            profile: components["schemas"]["ReadyFit"];
+            species: string;
+            steps: components["schemas"]["ReadyStep"][];
+        };
         Reason: {
             sentence: string;
             speaksFor: boolean;
@@ -3065,6 +3327,23 @@ export interface components {
             /** @enum {string} */
             windowClass: "GOOD" | "RISKY" | "OVERWINTER" | "CLOSED";
         };
+        SettledTime: {
+            madeBy: string;
+            /** Format: date */
+            madeOn: string;
+            /** Format: double */
+            median: number;
+            /** Format: int64 */
+            number: number;
+            own: boolean;
+            /** Format: int32 */
+            records: number;
+        };
+        SettleTime: {
+            /** Format: int64 */
+            number: number;
+            own: boolean;
+        };
         SeveringView: {
             layers: components["schemas"]["ToSever"][];
             /** Format: date */
@@ -3097,6 +3376,22 @@ export interface components {
             by: number;
             /** Format: double */
             p: number;
+        };
+        SideBySide: {
+            a: components["schemas"]["LedgerFigure"];
+            b: components["schemas"]["LedgerFigure"];
+            /** Format: double */
+            difference: number;
+            /** Format: double */
+            fisherP: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: int32 */
+            moreEach: number;
+            sentence: string;
+            settled: boolean;
         };
         SignInRequest: {
             name: string;
@@ -3301,6 +3596,11 @@ export interface components {
             /** Format: int32 */
             wanted: number;
         };
+        TimeQuery: {
+            /** Format: double */
+            d50ThermalDays: number;
+            intervals: components["schemas"]["IntervalQuery"][];
+        };
         ToPot: {
             code: string;
             /** Format: double */
@@ -3498,6 +3798,42 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["BatchSet"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query: {
+                nameA: string;
+                nameB: string;
+                rootedA: number;
+                rootedB: number;
+                setA: number;
+                setB: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SideBySide"];
                 };
             };
             /** @description A refusal, explained */
@@ -3926,20 +4262,34 @@ export interface operations {
         parameters: {
             query?: {
                 batch?: string | null;
+                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | null;
+                cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
                 cursor?: string | null;
                 hand?: string | null;
+                hormonePpm?: number | null;
                 job?: string | null;
                 late?: boolean | null;
                 limit?: number | null;
                 line?: number | null;
+                medium?: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL" | null;
                 motherId?: number | null;
+                motherPlace?: number | null;
+                outcome?: "FINISHED" | "UNDER_WAY" | "ROOTING_KNOWN" | "ROOTED" | "NOT_ROOTED" | "ESTABLISHING_KNOWN" | "ESTABLISHED" | "LOST_AFTER_SEVERANCE" | "SEEN_FULL" | null;
                 phase?: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN" | null;
                 placeId?: number | null;
+                position?: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK" | null;
                 q?: string | null;
+                recipe?: number | null;
                 sort?: string | null;
                 species?: string | null;
                 stage?: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE" | null;
                 trial?: number | null;
+                variety?: string | null;
+                week?: number | null;
+                wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+                wound?: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED" | null;
+                wrap?: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT" | null;
+                year?: number | null;
             };
             header?: never;
             path?: never;
@@ -4355,6 +4705,38 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["OfLayer"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query: {
+                by?: "SPECIES" | "VARIETY" | "MOTHER" | "PLACE" | "RECIPE" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "WOOD" | "POSITION" | "WEEK" | "HAND" | "YEAR";
+                query: components["schemas"]["LayerQuery"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LedgerTable"];
                 };
             };
             /** @description A refusal, explained */
@@ -5387,6 +5769,37 @@ export interface operations {
             };
         };
     };
+    times: {
+        parameters: {
+            query: {
+                query: components["schemas"]["LayerQuery"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReadyTimesView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     differences: {
         parameters: {
             query: {
@@ -6168,6 +6581,109 @@ export interface operations {
             };
         };
     };
+    settled: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SettledTime"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    settle: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettleTime"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SettledTime"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    moves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettleTime"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Moves"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     ofProfile: {
         parameters: {
             query?: never;
@@ -6380,6 +6896,39 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HormoneSums"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    taught: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimeQuery"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LearnedTimeView"];
                 };
             };
             /** @description A refusal, explained */

@@ -18,6 +18,7 @@ import org.kindgirdle.core.verdict.Verdict;
  * @param profileNumber of the species profile
  * @param recipeNumber of the recipe
  * @param rulesNumber of the house rules
+ * @param timeNumber of the decision whether dates rest on own records; 0 where none was made
  */
 record GivenVerdict(
         @Nullable String step,
@@ -27,7 +28,8 @@ record GivenVerdict(
         LocalDate asOf,
         int profileNumber,
         int recipeNumber,
-        int rulesNumber) {
+        int rulesNumber,
+        long timeNumber) {
 
     static GivenVerdict of(LayerProjection projection, Layer layer, NurserySnapshot nursery) {
         Map<String, @Nullable Object> facts = new TreeMap<>();
@@ -47,6 +49,7 @@ record GivenVerdict(
                 nursery.today(),
                 nursery.species(nursery.mother(layer.motherId).speciesCode()).profileNumber(),
                 layer.recipeNumber,
-                nursery.rulesNumber());
+                nursery.rulesNumber(),
+                nursery.timeNumber(nursery.mother(layer.motherId).speciesCode()));
     }
 }

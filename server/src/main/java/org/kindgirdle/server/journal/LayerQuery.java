@@ -65,6 +65,40 @@ public record LayerQuery(
 
     private static final int USUAL = 100;
 
+    /** All layers of a species. */
+    public static LayerQuery ofSpecies(String speciesCode) {
+        return new LayerQuery(
+                null,
+                null,
+                null,
+                null,
+                speciesCode,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
+    }
+
     int limitOrUsual() {
         return limit == null ? USUAL : limit;
     }

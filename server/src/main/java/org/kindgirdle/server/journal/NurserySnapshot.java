@@ -23,6 +23,7 @@ import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.KnownWeather;
 import org.kindgirdle.server.climate.Weather;
+import org.kindgirdle.server.nursery.LearnedTimes;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
@@ -44,11 +45,13 @@ public final class NurserySnapshot {
     private final Map<Long, RecipeView> recipes;
     private final Map<String, Recipe> recipeVersions;
     private final Map.Entry<Integer, HouseRules> rules;
+    private final Map<String, LearnedTimes.Settled> learned;
     private final Climates climates;
     private final KnownWeather weather;
     private final Map<Long, PlaceClimate> built = new ConcurrentHashMap<>();
 
-    NurserySnapshot(Nursery nursery, Mothers mothers, Climates climates, Weather known, LocalDate today) {
+    NurserySnapshot(
+            Nursery nursery, Mothers mothers, LearnedTimes learned, Climates climates, Weather known, LocalDate today) {
         this.today = today;
         this.climates = climates;
         this.site = nursery.site();
@@ -59,11 +62,15 @@ public final class NurserySnapshot {
         this.recipes = byKey(nursery.recipes(), one -> key(one.id()));
         this.recipeVersions = nursery.recipeVersions();
         this.rules = nursery.rules();
+        this.learned = learned.newest();
         this.weather = known.known(today);
     }
 
     private NurserySnapshot(
-            NurserySnapshot like, Map<String, SpeciesView> species, Map.Entry<Integer, HouseRules> rules) {
+            NurserySnapshot like,
+            Map<String, SpeciesView> species,
+            Map.Entry<Integer, HouseRules> rules,
+            Map<String, LearnedTimes.Settled> learned) {
         this.today = like.today;
         this.climates = like.climates;
         this.weather = like.weather;
@@ -75,18 +82,38 @@ public final class NurserySnapshot {
         this.recipes = like.recipes;
         this.recipeVersions = like.recipeVersions;
         this.rules = rules;
+        this.learned = learned;
     }
 
     /** The same nursery by other rules, to see what they would do. */
     NurserySnapshot with(HouseRules other) {
-        return new NurserySnapshot(this, species, Map.entry(rules.getKey(), other));
+        return new NurserySnapshot(this, species, Map.entry(rules.getKey(), other), learned);
     }
 
     /** The same nursery with another profile of one species, to see what it would do. */
     NurserySnapshot with(SpeciesProfile other) {
         Map<String, SpeciesView> changed = new HashMap<>(species);
         changed.put(other.code(), species(other.code()).with(other));
-        return new NurserySnapshot(this, changed, rules);
+        return new NurserySnapshot(this, changed, rules, learned);
+    }
+
+    /** The same nursery that goes by another time of one species, to see what it would do; null for the profile's. */
+    NurserySnapshot with(String speciesCode, @Nullable RootingTime time) {
+        Map<String, LearnedTimes.Settled> changed = new HashMap<>(learned);
+        changed.put(speciesCode, new LearnedTimes.Settled(speciesCode, 0, time, "", today));
+        return new NurserySnapshot(this, species, rules, changed);
+    }
+
+    /** The time to a full ball that dates of a species rest on: own records where that was settled, else its profile. */
+    public RootingTime time(SpeciesProfile profile) {
+        LearnedTimes.Settled settled = learned.get(profile.code());
+        return settled == null || settled.time() == null ? RootingTime.ofProfile(profile) : settled.time();
+    }
+
+    /** The number of the decision on which that rests; 0 where none was made. */
+    long timeNumber(String speciesCode) {
+        LearnedTimes.Settled settled = learned.get(speciesCode);
+        return settled == null ? 0 : settled.number();
     }
 
     public LocalDate today() {
@@ -162,7 +189,7 @@ public final class NurserySnapshot {
                 climate,
                 place.exposure(),
                 profile,
-                RootingTime.ofProfile(profile),
+                time(profile),
                 recipe,
                 vigour,
                 rootRun,

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.Weather;
+import org.kindgirdle.server.nursery.LearnedTimes;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
@@ -21,6 +22,7 @@ public class Snapshots {
 
     private final Nursery nursery;
     private final Mothers mothers;
+    private final LearnedTimes learned;
     private final Climates climates;
     private final Weather weather;
     private final BusinessClock clock;
@@ -38,12 +40,14 @@ public class Snapshots {
     Snapshots(
             Nursery nursery,
             Mothers mothers,
+            LearnedTimes learned,
             Climates climates,
             Weather weather,
             BusinessClock clock,
             NurseryLock lock) {
         this.nursery = nursery;
         this.mothers = mothers;
+        this.learned = learned;
         this.climates = climates;
         this.weather = weather;
         this.clock = clock;
@@ -59,7 +63,7 @@ public class Snapshots {
         Key key = new Key(lock.edition(), asOf);
         NurserySnapshot known = kept.get(key);
         if (known == null) {
-            known = new NurserySnapshot(nursery, mothers, climates, weather, asOf);
+            known = new NurserySnapshot(nursery, mothers, learned, climates, weather, asOf);
             kept.put(key, known);
         }
         return known;

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerEvent;
@@ -18,7 +19,7 @@ import org.kindgirdle.core.verdict.Verdict;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What a change of rules or of a profile would do to the live layers, before it is made. */
+/** What a change of rules, of a profile or of what dates rest on would do to the live layers, before it is made. */
 @Service
 public class WhatMoves {
 
@@ -78,6 +79,13 @@ public class WhatMoves {
     public Moves ofProfile(SpeciesProfile profile) {
         NurserySnapshot now = snapshots.take();
         return moves(now, now.with(profile));
+    }
+
+    /** @param time to go by; null for the profile's */
+    @Transactional(readOnly = true)
+    public Moves ofTime(String speciesCode, @Nullable RootingTime time) {
+        NurserySnapshot now = snapshots.take();
+        return moves(now, now.with(speciesCode, time));
     }
 
     private Moves moves(NurserySnapshot now, NurserySnapshot then) {

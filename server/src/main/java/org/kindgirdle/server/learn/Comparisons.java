@@ -25,13 +25,13 @@ class Comparisons {
         this.phrases = phrases;
     }
 
-    LedgerView.Comparison of(String nameA, Share a, String nameB, Share b) {
+    LedgerView.SideBySide of(String nameA, Share a, String nameB, Share b) {
         TwoShares both = new TwoShares(a, b);
         boolean any = a.n() > 0 && b.n() > 0;
         double p = both.fisherP();
         boolean settled = any && p < SIGNIFICANCE;
         Integer more = any && !settled ? moreEach(a, b) : null;
-        return new LedgerView.Comparison(
+        return new LedgerView.SideBySide(
                 Ledger.figure(a),
                 Ledger.figure(b),
                 any ? Double.valueOf(both.difference()) : null,

@@ -54,7 +54,7 @@ class Ledger {
     }
 
     @Transactional(readOnly = true)
-    public LedgerView.Table table(LedgerBy by, LayerQuery query) {
+    public LedgerView.LedgerTable table(LedgerBy by, LayerQuery query) {
         NurserySnapshot nursery = snapshots.take();
         PricesView paid = prices.get();
         SuppliesView house = supplies.get();
@@ -70,7 +70,7 @@ class Ledger {
             lines.merge(by.value(one.getKey(), nursery), priced, Priced::plus);
             all = all.plus(priced);
         }
-        return new LedgerView.Table(
+        return new LedgerView.LedgerTable(
                 by,
                 by.filter(),
                 lines.entrySet().stream()
@@ -98,10 +98,13 @@ class Ledger {
     }
 
     /** In the order of time where there is one; else what was set most comes first. */
-    private static Comparator<LedgerView.Line> order(LedgerBy by) {
+    private static Comparator<LedgerView.LedgerLine> order(LedgerBy by) {
         return switch (by) {
             case WEEK, YEAR, HORMONE -> Comparator.comparingDouble(line -> number(line.value()));
-            default -> Comparator.comparingInt(LedgerView.Line::set).reversed().thenComparing(LedgerView.Line::value);
+            default ->
+                Comparator.comparingInt(LedgerView.LedgerLine::set)
+                        .reversed()
+                        .thenComparing(LedgerView.LedgerLine::value);
         };
     }
 
@@ -120,13 +123,15 @@ class Ledger {
         };
     }
 
-    private static LedgerView.Line line(String value, @Nullable String label, Priced priced) {
+    private static LedgerView.LedgerLine line(String value, @Nullable String label, Priced priced) {
         Outcomes.Sums sums = priced.sums();
         int released = sums.established();
-        List<LedgerView.Cause> causes = new ArrayList<>();
-        sums.causes().forEach((cause, count) -> causes.add(new LedgerView.Cause(cause, count)));
-        causes.sort(Comparator.comparingInt(LedgerView.Cause::count).reversed().thenComparing(LedgerView.Cause::cause));
-        return new LedgerView.Line(
+        List<LedgerView.LossCount> causes = new ArrayList<>();
+        sums.causes().forEach((cause, count) -> causes.add(new LedgerView.LossCount(cause, count)));
+        causes.sort(Comparator.comparingInt(LedgerView.LossCount::count)
+                .reversed()
+                .thenComparing(LedgerView.LossCount::cause));
+        return new LedgerView.LedgerLine(
                 value,
                 label,
                 sums.set(),
@@ -141,8 +146,8 @@ class Ledger {
                 causes);
     }
 
-    static LedgerView.Figure figure(Share share) {
-        return new LedgerView.Figure(
+    static LedgerView.LedgerFigure figure(Share share) {
+        return new LedgerView.LedgerFigure(
                 share.successes(),
                 share.n(),
                 share.n() == 0 ? null : Double.valueOf(share.value()),

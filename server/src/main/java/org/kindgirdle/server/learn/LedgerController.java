@@ -6,15 +6,21 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.learn.Interval;
 import org.kindgirdle.core.learn.Share;
+import org.kindgirdle.server.command.CommandLedger;
 import org.kindgirdle.server.journal.LayerQuery;
+import org.kindgirdle.server.journal.WhatMoves;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Within;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -27,28 +33,51 @@ class LedgerController {
     private final Ledger ledger;
     private final ReadyTimes times;
     private final Comparisons comparisons;
+    private final CommandLedger commands;
 
-    LedgerController(Ledger ledger, ReadyTimes times, Comparisons comparisons) {
+    LedgerController(Ledger ledger, ReadyTimes times, Comparisons comparisons, CommandLedger commands) {
         this.ledger = ledger;
         this.times = times;
         this.comparisons = comparisons;
+        this.commands = commands;
     }
 
     /** Layers counted by what they have in common. */
     @GetMapping("/ledger")
-    LedgerView.Table table(@RequestParam(defaultValue = "SPECIES") LedgerBy by, @Valid LayerQuery query) {
+    LedgerView.LedgerTable table(@RequestParam(defaultValue = "SPECIES") LedgerBy by, @Valid LayerQuery query) {
         return ledger.table(by, query);
     }
 
     /** When the balls of a species become full. */
     @GetMapping("/ready-times")
-    ReadyTimes.View times(@Valid LayerQuery query) {
+    ReadyTimes.ReadyTimesView times(@Valid LayerQuery query) {
         return times.of(query);
+    }
+
+    /** What the dates of a species rest on. */
+    @GetMapping("/species/{code}/learned-time")
+    ReadyTimes.SettledTime settled(@PathVariable String code) {
+        return times.settled(code);
+    }
+
+    /** What would move if they rested on something else; it writes nothing. */
+    @PostMapping("/species/{code}/learned-time/previews")
+    WhatMoves.Moves moves(@PathVariable String code, @Valid @RequestBody ReadyTimes.SettleTime edit) {
+        return times.moves(code, edit);
+    }
+
+    @PutMapping("/species/{code}/learned-time")
+    ReadyTimes.SettledTime settle(
+            @PathVariable String code,
+            @RequestHeader("Command-Id") UUID id,
+            @Valid @RequestBody ReadyTimes.SettleTime edit) {
+        return commands.once(
+                id, "learned time of " + code, edit, ReadyTimes.SettledTime.class, () -> times.settle(code, edit));
     }
 
     /** Two shares side by side. */
     @GetMapping("/comparisons")
-    LedgerView.Comparison compare(
+    LedgerView.SideBySide compare(
             @RequestParam(defaultValue = "The first") @NotBlank @Size(max = 80) String nameA,
             @RequestParam @Within(low = 0, high = 1e9) int rootedA,
             @RequestParam @Within(low = 0, high = 1e9) int setA,
@@ -82,8 +111,8 @@ class LedgerController {
             List<@NotNull @Valid IntervalQuery> intervals) {}
 
     /** What intervals of one's own teach, of a plant whose profile has a median. */
-    @PostMapping("/learned-times")
-    ReadyTimes.Taught taught(@Valid @RequestBody TimeQuery query) {
+    @PostMapping("/sums/learned-times")
+    ReadyTimes.LearnedTimeView taught(@Valid @RequestBody TimeQuery query) {
         List<Interval> intervals = new ArrayList<>();
         for (int i = 0; i < query.intervals().size(); i++) {
             IntervalQuery one = query.intervals().get(i);

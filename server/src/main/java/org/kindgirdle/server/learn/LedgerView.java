@@ -17,8 +17,14 @@ final class LedgerView {
      * @param few below so many, a number is called small
      * @param unpriced used without a price on record, so that the cost is too low
      */
-    record Table(
-            LedgerBy by, String filter, List<Line> lines, Line all, int few, String currency, List<String> unpriced) {}
+    record LedgerTable(
+            LedgerBy by,
+            String filter,
+            List<LedgerLine> lines,
+            LedgerLine all,
+            int few,
+            String currency,
+            List<String> unpriced) {}
 
     /**
      * Layers that have something in common.
@@ -28,31 +34,31 @@ final class LedgerView {
      * @param minutesPerPlant work on all of them for each plant released; null while there is none
      * @param causes the commonest first
      */
-    record Line(
+    record LedgerLine(
             String value,
             @Nullable String label,
             int set,
             int underWay,
-            Figure rooted,
-            Figure established,
+            LedgerFigure rooted,
+            LedgerFigure established,
             @Nullable DaysToFull days,
             double minutes,
             double cost,
             @Nullable Double minutesPerPlant,
             @Nullable Double costPerPlant,
-            List<Cause> causes) {}
+            List<LossCount> causes) {}
 
     /**
      * A share with its 95 % interval.
      *
      * @param share null of none
      */
-    record Figure(int n, int of, @Nullable Double share, double low, double high) {}
+    record LedgerFigure(int n, int of, @Nullable Double share, double low, double high) {}
 
     /** Days from the ring to the look that found the ball full: the middle one, and those of four in five. */
     record DaysToFull(int seen, int low, int median, int high) {}
 
-    record Cause(LossCause cause, int count) {}
+    record LossCount(LossCause cause, int count) {}
 
     /**
      * Two at a time.
@@ -61,9 +67,9 @@ final class LedgerView {
      * @param moreEach layers that each would need besides, for a difference of this size to be settled; null where it is
      *     settled, or where there is none to settle
      */
-    record Comparison(
-            Figure a,
-            Figure b,
+    record SideBySide(
+            LedgerFigure a,
+            LedgerFigure b,
             @Nullable Double difference,
             @Nullable Double low,
             @Nullable Double high,

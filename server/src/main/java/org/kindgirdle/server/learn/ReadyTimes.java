@@ -1,5 +1,7 @@
 package org.kindgirdle.server.learn;
 
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,7 +18,11 @@ import org.kindgirdle.server.journal.LayerQuery;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Outcomes;
 import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.journal.WhatMoves;
+import org.kindgirdle.server.nursery.LearnedTimes;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.problem.Within;
+import org.kindgirdle.server.security.CurrentPerson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,16 +41,23 @@ class ReadyTimes {
 
     private final Outcomes outcomes;
     private final Snapshots snapshots;
-    private final Map<String, View> kept = new LinkedHashMap<>(KEPT, .75f, true) {
+    private final LearnedTimes settled;
+    private final WhatMoves whatMoves;
+    private final CurrentPerson person;
+    private final Map<String, ReadyTimesView> kept = new LinkedHashMap<>(KEPT, .75f, true) {
         @Override
-        protected boolean removeEldestEntry(Map.Entry<String, View> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<String, ReadyTimesView> eldest) {
             return size() > KEPT;
         }
     };
 
-    ReadyTimes(Outcomes outcomes, Snapshots snapshots) {
+    ReadyTimes(
+            Outcomes outcomes, Snapshots snapshots, LearnedTimes settled, WhatMoves whatMoves, CurrentPerson person) {
         this.outcomes = outcomes;
         this.snapshots = snapshots;
+        this.settled = settled;
+        this.whatMoves = whatMoves;
+        this.person = person;
     }
 
     /**
@@ -56,33 +69,55 @@ class ReadyTimes {
      * @param profile and {@code learned}, each as a lognormal, thermal days
      * @param curve of both, at the same thermal days
      */
-    record View(
+    record ReadyTimesView(
             String species,
             String common,
             int layers,
             int full,
-            List<Step> steps,
+            List<ReadyStep> steps,
             boolean converged,
-            Fit profile,
-            Fit learned,
-            List<Point> curve) {}
+            ReadyFit profile,
+            ReadyFit learned,
+            List<ReadyPoint> curve) {}
+
+    /**
+     * What the dates of a species rest on.
+     *
+     * @param number of the newest decision; 0 for none
+     * @param median of the own records that dates rest on; null where they rest on the profile
+     */
+    record SettledTime(
+            long number,
+            boolean own,
+            @Nullable Double median,
+            int records,
+            @Nullable String madeBy,
+            @Nullable LocalDate madeOn) {}
+
+    /**
+     * @param own whether dates are to rest on own records
+     * @param number of the newest decision that was seen
+     */
+    record SettleTime(
+            @NotNull Boolean own,
+            @NotNull @Within(low = 0, high = 1e15) Long number) {}
 
     /** @param high null of those that never were seen full */
-    record Step(double low, @Nullable Double high, double readyBy) {}
+    record ReadyStep(double low, @Nullable Double high, double readyBy) {}
 
     /** Median, and the ends of four in five. */
-    record Fit(double median, double sigma, double low, double high) {}
+    record ReadyFit(double median, double sigma, double low, double high) {}
 
-    record Point(double thermalDays, double profile, double learned) {}
+    record ReadyPoint(double thermalDays, double profile, double learned) {}
 
     /** What intervals teach, of a plant whose profile says {@code d50}. */
-    record Taught(double mu, double sigma, double medianThermalDays, int records) {}
+    record LearnedTimeView(double mu, double sigma, double medianThermalDays, int records) {}
 
     /**
      * @throws ProblemException if the query is not about one species: thermal days of several are no one time
      */
     @Transactional(readOnly = true)
-    public View of(LayerQuery query) {
+    public ReadyTimesView of(LayerQuery query) {
         NurserySnapshot nursery = snapshots.take();
         if (query.species() == null || query.species().isBlank()) {
             throw ProblemException.invalid(
@@ -94,26 +129,26 @@ class ReadyTimes {
     }
 
     /** A curve that was drawn from the same records is not drawn again. */
-    private View once(String key, Supplier<View> draw) {
+    private ReadyTimesView once(String key, Supplier<ReadyTimesView> draw) {
         synchronized (kept) {
-            View known = kept.get(key);
+            ReadyTimesView known = kept.get(key);
             if (known != null) {
                 return known;
             }
         }
-        View drawn = draw.get();
+        ReadyTimesView drawn = draw.get();
         synchronized (kept) {
             kept.put(key, drawn);
         }
         return drawn;
     }
 
-    private static View view(SpeciesProfile species, List<Interval> intervals, NurserySnapshot nursery) {
+    private static ReadyTimesView view(SpeciesProfile species, List<Interval> intervals, NurserySnapshot nursery) {
         ReadyCurve curve = intervals.isEmpty() ? null : ReadyCurve.of(intervals);
         RootingTime profile = RootingTime.ofProfile(species);
         RootingTime learned = LearnedTime.from(nursery.rules(), species.d50ThermalDays(), intervals)
                 .asRootingTime();
-        return new View(
+        return new ReadyTimesView(
                 species.code(),
                 species.common(),
                 intervals.size(),
@@ -121,7 +156,7 @@ class ReadyTimes {
                 curve == null
                         ? List.of()
                         : curve.steps().stream()
-                                .map(step -> new Step(
+                                .map(step -> new ReadyStep(
                                         step.low(),
                                         Double.isInfinite(step.high()) ? null : Double.valueOf(step.high()),
                                         step.readyBy()))
@@ -132,12 +167,12 @@ class ReadyTimes {
                 points(profile.prior(), learned.prior(), curve));
     }
 
-    private static Fit fit(RootingTime time) {
+    private static ReadyFit fit(RootingTime time) {
         TimeToReady ready = time.prior();
-        return new Fit(time.d50ThermalDays(), time.sigma(), ready.quantile(.1), ready.quantile(.9));
+        return new ReadyFit(time.d50ThermalDays(), time.sigma(), ready.quantile(.1), ready.quantile(.9));
     }
 
-    private static List<Point> points(TimeToReady profile, TimeToReady learned, @Nullable ReadyCurve curve) {
+    private static List<ReadyPoint> points(TimeToReady profile, TimeToReady learned, @Nullable ReadyCurve curve) {
         double from = Math.min(profile.quantile(TAIL), learned.quantile(TAIL));
         double to = Math.max(profile.quantile(1 - TAIL), learned.quantile(1 - TAIL));
         if (curve != null) {
@@ -145,16 +180,68 @@ class ReadyTimes {
                 to = step.high() < Double.POSITIVE_INFINITY ? Math.max(to, step.high()) : to;
             }
         }
-        List<Point> points = new ArrayList<>();
+        List<ReadyPoint> points = new ArrayList<>();
         for (int i = 0; i <= POINTS; i++) {
             double at = from + (to - from) * i / POINTS;
-            points.add(new Point(at, profile.readyBy(at), learned.readyBy(at)));
+            points.add(new ReadyPoint(at, profile.readyBy(at), learned.readyBy(at)));
         }
         return points;
     }
 
-    Taught taught(double d50, List<Interval> intervals) {
+    /** What the dates of a species rest on now. */
+    @Transactional(readOnly = true)
+    public SettledTime settled(String speciesCode) {
+        snapshots.take().species(speciesCode);
+        return settled.of(speciesCode).stream()
+                .findFirst()
+                .map(one -> new SettledTime(
+                        one.number(),
+                        one.time() != null,
+                        one.time() == null ? null : Double.valueOf(one.time().d50ThermalDays()),
+                        one.time() == null ? 0 : one.time().records(),
+                        one.madeBy(),
+                        one.madeOn()))
+                .orElse(new SettledTime(0, false, null, 0, null, null));
+    }
+
+    /** What would move if they rested on own records, or on the profile. */
+    @Transactional(readOnly = true)
+    public WhatMoves.Moves moves(String speciesCode, SettleTime edit) {
+        return whatMoves.ofTime(speciesCode, wanted(speciesCode, edit));
+    }
+
+    @Transactional
+    public SettledTime settle(String speciesCode, SettleTime edit) {
+        settled.settle(
+                speciesCode,
+                wanted(speciesCode, edit),
+                edit.number(),
+                person.fullName(),
+                snapshots.take().today());
+        return settled(speciesCode);
+    }
+
+    /** What all own records of a species say by now; null for its profile. */
+    private @Nullable RootingTime wanted(String speciesCode, SettleTime edit) {
+        NurserySnapshot nursery = snapshots.take();
+        SpeciesProfile profile = nursery.species(speciesCode).profile();
+        if (!edit.own()) {
+            return null;
+        }
+        List<Interval> intervals = outcomes.toReady(LayerQuery.ofSpecies(speciesCode), nursery);
+        if (intervals.isEmpty()) {
+            throw ProblemException.conflict(
+                    "There are no own records yet",
+                    "No look at a layer of " + profile.common()
+                            + " says how long it takes. Its dates rest on the profile until one does.",
+                    Map.of());
+        }
+        return LearnedTime.from(nursery.rules(), profile.d50ThermalDays(), intervals)
+                .asRootingTime();
+    }
+
+    LearnedTimeView taught(double d50, List<Interval> intervals) {
         LearnedTime time = LearnedTime.from(snapshots.take().rules(), d50, intervals);
-        return new Taught(time.mu(), time.sigma(), time.medianThermalDays(), time.records());
+        return new LearnedTimeView(time.mu(), time.sigma(), time.medianThermalDays(), time.records());
     }
 }
