@@ -96,6 +96,12 @@ export const router = createRouter({
       component: () => import('./ledger/ReadyTimes.vue'),
       meta: { title: 'Time to a full ball', under: 'ledger' },
     },
+    {
+      path: '/ledger/dates',
+      name: 'backtest',
+      component: () => import('./ledger/Backtest.vue'),
+      meta: { title: 'How good were the dates?', under: 'ledger' },
+    },
     { path: '/house', name: 'house', component: () => import('./house/House.vue'), meta: { title: 'House' } },
     {
       path: '/device',

@@ -26,6 +26,7 @@ const GROUPS: [string, string[]][] = [
   ['Pots and first media', ['pot', 'tray', 'ground', 'stability', 'stand']],
   ['Hardening off', ['ladder', 'rung', 'harden']],
   ['What is believed before records', ['prior']],
+  ['The ledger', ['ledger']],
 ]
 
 const rules = useQuery({

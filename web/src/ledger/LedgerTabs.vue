@@ -3,6 +3,7 @@
 const tabs = [
   { name: 'ledger', label: 'What works here?' },
   { name: 'ready-times', label: 'How long does it take?' },
+  { name: 'backtest', label: 'How good were the dates?' },
 ]
 </script>
 

@@ -2,11 +2,12 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { api, Problem, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
+import TrialResult from './TrialResult.vue'
 
 /** Which branch gets what? */
 const route = useRoute()
@@ -46,6 +47,11 @@ const FILLS = ['bg-lichen-pale', 'bg-sap-pale', 'bg-water-pale', 'bg-rust-pale',
 async function close(): Promise<void> {
   if (await send('POST', `/trials/${id.value}/closing`, { version: page.value!.version })) {
     await queries.invalidateQueries({ queryKey: ['trials'] })
+  }
+}
+async function decide(choice: { arm: number; note: string }): Promise<void> {
+  if (await send('POST', `/trials/${id.value}/decision`, { ...choice, version: page.value!.version })) {
+    await queries.invalidateQueries()
   }
 }
 const print = () => window.print()
@@ -113,6 +119,13 @@ const print = () => window.print()
         </tr>
       </tbody>
     </table>
+    <TrialResult
+      v-if="page.line.set"
+      :page="page"
+      :saving="saving"
+      :error="problem instanceof Problem ? problem.of('note') : undefined"
+      @decide="decide"
+    />
     <section v-for="on in byMother" :key="on.id" class="mt-6" :aria-label="`On ${on.code}`">
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink pb-1">
         <h2 class="grow text-lg">{{ on.code }}</h2>

@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/v1/backtests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["backtests"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/batches": {
         parameters: {
             query?: never;
@@ -1364,6 +1380,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/trials/{trialId}/decision": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/weather": {
         parameters: {
             query?: never;
@@ -1469,6 +1501,17 @@ export interface components {
             /** @enum {string} */
             tone: "CALM" | "ACT" | "URGENT" | "DONE";
         };
+        AgainstFirst: {
+            /** Format: double */
+            blocked: number;
+            /** Format: double */
+            blockedHigh: number;
+            /** Format: double */
+            blockedLow: number;
+            blockedSentence: string;
+            letter: string;
+            side: components["schemas"]["SideBySide"];
+        };
         AheadDay: {
             forbids: boolean;
             /** Format: double */
@@ -1500,6 +1543,16 @@ export interface components {
             motherId: number;
             variety: string;
         };
+        ArmResult: {
+            letter: string;
+            mothers: components["schemas"]["OnMother"][];
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            open: number;
+            recipe: string;
+            rooted: components["schemas"]["LedgerFigure"];
+        };
         ArmView: {
             /** Format: int32 */
             assigned: number;
@@ -1516,6 +1569,20 @@ export interface components {
             set: number;
             /** Format: int32 */
             setOtherwise: number;
+        };
+        BacktestLine: {
+            atLooks: components["schemas"]["Calibration"];
+            atSetting: components["schemas"]["Calibration"];
+            common: string;
+            /** Format: int32 */
+            layers: number;
+            species: string;
+        };
+        BacktestView: {
+            all: components["schemas"]["BacktestLine"];
+            lines: components["schemas"]["BacktestLine"][];
+            /** Format: double */
+            promised: number;
         };
         BadCell: {
             column: string;
@@ -1629,6 +1696,18 @@ export interface components {
         CalendarView: {
             /** Format: date */
             madeOn: string;
+        };
+        Calibration: {
+            /** Format: int32 */
+            early: number;
+            held: components["schemas"]["LedgerFigure"];
+            honest: boolean;
+            /** Format: int32 */
+            late: number;
+            /** Format: double */
+            meanDays: number;
+            /** Format: double */
+            offDays: number;
         };
         CardinalTemperatures: {
             /** Format: double */
@@ -2722,6 +2801,13 @@ export interface components {
             to: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
             variety: string;
         };
+        OnMother: {
+            mother: string;
+            /** Format: int32 */
+            n: number;
+            /** Format: int32 */
+            of: number;
+        };
         Overlap: {
             /** Format: double */
             maxNewC: number;
@@ -3661,6 +3747,22 @@ export interface components {
             /** Format: double */
             waterLowMm: number;
         };
+        TrialChoice: {
+            /** Format: int32 */
+            arm: number;
+            note: string;
+            /** Format: int64 */
+            version: number;
+        };
+        TrialDecision: {
+            /** Format: int32 */
+            arm: number;
+            by: string;
+            note: string;
+            /** Format: date */
+            on: string;
+            recipe: string;
+        };
         TrialEdit: {
             name: string;
             places: components["schemas"]["TrialPlaceEdit"][];
@@ -3688,10 +3790,12 @@ export interface components {
             set: number;
         };
         TrialPage: {
+            decision: components["schemas"]["TrialDecision"];
             line: components["schemas"]["TrialLine"];
             madeBy: string;
             places: components["schemas"]["TrialSlotView"][];
             remarks: string[];
+            result: components["schemas"]["TrialResult"];
             /** Format: int64 */
             seed: number;
             size: components["schemas"]["SizeQuery"];
@@ -3705,6 +3809,15 @@ export interface components {
             limbId: number;
             /** Format: int64 */
             motherId: number;
+        };
+        TrialResult: {
+            arms: components["schemas"]["ArmResult"][];
+            /** Format: int32 */
+            decided: number;
+            /** Format: int32 */
+            open: number;
+            others: components["schemas"]["AgainstFirst"][];
+            verdict: string;
         };
         TrialSizeView: {
             /** Format: int32 */
@@ -3776,6 +3889,37 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    backtests: {
+        parameters: {
+            query: {
+                query: components["schemas"]["LayerQuery"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BacktestView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     set: {
         parameters: {
             query?: never;
@@ -7313,6 +7457,43 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Closing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialPage"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decide: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                trialId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialChoice"];
             };
         };
         responses: {

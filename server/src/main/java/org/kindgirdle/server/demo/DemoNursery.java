@@ -124,7 +124,7 @@ class DemoNursery implements BeforeServing {
             clock.moveTo(DemoPlan.FIRST_DAY);
             season.play(mothers, limbs(mothers), recipes, TODAY);
             clock.moveTo(TODAY);
-            past.play(mothers, recipes, dealt, DemoTruth.SHIPPED, maren.id());
+            past.play(DemoPastPlan.BATCHES, mothers, recipes, dealt, DemoTruth.SHIPPED, maren.id());
             leftovers.record(mothers, recipes, TODAY);
             wanted(recipes);
             bench.stock();

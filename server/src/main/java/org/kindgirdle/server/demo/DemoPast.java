@@ -14,6 +14,7 @@ import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.HardenVerdict;
@@ -81,6 +82,9 @@ class DemoPast {
         final DemoTruth.Fate fate;
         final Random random;
         final List<LayerEvent> events = new ArrayList<>();
+        /** what was said after each record, by its number, while the ball filled */
+        final Map<Integer, LayerProjection> said = new HashMap<>();
+
         LocalDate wakesOn = LocalDate.MIN;
         boolean over;
 
@@ -95,10 +99,12 @@ class DemoPast {
     }
 
     /**
+     * @param batches what was set, by its day
      * @param trials the places of trials that were dealt to those seasons, with the day of their setting
      * @param personId who recorded it all
      */
     void play(
+            List<DemoPastPlan.Batch> batches,
             Map<String, Long> mothers,
             Map<String, Long> recipes,
             List<DemoTrials.Dealt> trials,
@@ -107,7 +113,7 @@ class DemoPast {
         List<Life> lives = new ArrayList<>();
         Random random = new Random(SEED);
         for (LocalDate day = DemoPastPlan.FIRST_DAY; day.isBefore(OVER); day = day.plusDays(1)) {
-            set(day, mothers, recipes, trials, truth, lives, random);
+            set(day, batches, mothers, recipes, trials, truth, lives, random);
             if (day.getDayOfWeek() != DayOfWeek.TUESDAY && day.getDayOfWeek() != DayOfWeek.FRIDAY) {
                 continue;
             }
@@ -133,9 +139,8 @@ class DemoPast {
                         null,
                         life.recipeId,
                         1,
-                        life.events.stream()
-                                .map(event ->
-                                        new Loading.Noted(event.id(), event.occurredAt(), personId, event.what(), ""))
+                        IntStream.range(0, life.events.size())
+                                .mapToObj(i -> noted(life, i, personId))
                                 .toList()))
                 .toList());
         Map<Long, String> filled = new HashMap<>();
@@ -148,15 +153,21 @@ class DemoPast {
         slots.fill(filled);
     }
 
+    private static Loading.Noted noted(Life life, int number, long personId) {
+        LayerEvent event = life.events.get(number);
+        return new Loading.Noted(event.id(), event.occurredAt(), personId, event.what(), "", life.said.get(number));
+    }
+
     private void set(
             LocalDate day,
+            List<DemoPastPlan.Batch> batches,
             Map<String, Long> mothers,
             Map<String, Long> recipes,
             List<DemoTrials.Dealt> trials,
             DemoTruth truth,
             List<Life> lives,
             Random random) {
-        for (DemoPastPlan.Batch batch : DemoPastPlan.BATCHES) {
+        for (DemoPastPlan.Batch batch : batches) {
             if (batch.on().equals(day)) {
                 UUID id = new UUID(random.nextLong(), random.nextLong());
                 for (int i = 0; i < batch.count(); i++) {
@@ -205,6 +216,7 @@ class DemoPast {
                 "");
         Life life = new Life(batch, mother, recipe, slot, truth.fate(context, wood, random), random.nextLong());
         append(life, day, set);
+        sayAfter(life, Projector.project(Replay.of(life.events), context, day), day);
         life.wakesOn = day.plusDays(5);
         return life;
     }
@@ -219,6 +231,7 @@ class DemoPast {
             Long standsAt = state.placeId();
             LayerContext context = standsAt == null ? onMother : onMother.standingIn(nursery.climate(standsAt));
             LayerProjection now = Projector.project(state, context, day);
+            sayAfter(life, now, day);
             Job job = now.jobs().stream().min(Comparator.comparing(Job::from)).orElse(null);
             if (job == null) {
                 life.wakesOn = day.plusDays(7);
@@ -232,6 +245,13 @@ class DemoPast {
                 life.wakesOn = day.plusDays(3);
                 return;
             }
+        }
+    }
+
+    private static void sayAfter(Life life, LayerProjection now, LocalDate day) {
+        int last = life.events.size() - 1;
+        if (now.forecast() != null && life.events.get(last).on().equals(day)) {
+            life.said.put(last, now);
         }
     }
 

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.journal;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -13,6 +14,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.layer.LayerProjection;
 
 /** One row of the journal. It is never changed. */
 @Entity
@@ -48,9 +50,32 @@ class LayerEventRow {
     @Nullable
     String verdict;
 
+    /** the days that were said of its full ball; null where it was written down on another day than it happened */
+    @Column(name = "ready10_on")
+    @Nullable
+    LocalDate ready10On;
+
+    @Column(name = "ready50_on")
+    @Nullable
+    LocalDate ready50On;
+
+    @Column(name = "ready90_on")
+    @Nullable
+    LocalDate ready90On;
+
     protected LayerEventRow() {}
 
     static LayerEventRow fresh() {
         return new LayerEventRow();
+    }
+
+    /** Keeps the dates that were said with it, if they were said on its day: what comes later knew more. */
+    void said(LayerProjection projection, LocalDate today) {
+        LayerProjection.RootForecast forecast = projection.forecast();
+        if (forecast != null && onDate.equals(today)) {
+            ready10On = forecast.q10();
+            ready50On = forecast.q50();
+            ready90On = forecast.q90();
+        }
     }
 }

@@ -118,6 +118,7 @@ public class LayerJournal {
             Projections.write(layer, projection, 1, nursery);
             if (projection != null) {
                 record.verdict = codec.write(GivenVerdict.of(projection, layer, nursery));
+                record.said(projection, nursery.today());
             }
             records.add(record);
         }
@@ -173,6 +174,7 @@ public class LayerJournal {
         Projections.write(layer, projection, journal.size(), nursery);
         if (projection != null) {
             row.verdict = codec.write(GivenVerdict.of(projection, layer, nursery));
+            row.said(projection, nursery.today());
         }
         events.save(row);
         return new Recorded(uuid, layer.revision, projection == null ? null : conflict(projection, uuid));

@@ -22,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Writes whole journals at once: seasons that were kept elsewhere. Each layer is projected once, from all of its
- * records; no verdict was given by the software when they were made, and none is written.
+ * records; the verdicts of their days are not written.
  */
 @Service
 public class Loading {
@@ -70,8 +70,15 @@ public class Loading {
      * One record of it.
      *
      * @param at when it happened, and when it was written down
+     * @param said of the layer on that day; null if nothing is known of that
      */
-    public record Noted(UUID id, Instant at, long personId, LayerRecord what, String note) {}
+    public record Noted(
+            UUID id,
+            Instant at,
+            long personId,
+            LayerRecord what,
+            String note,
+            @Nullable LayerProjection said) {}
 
     /** Appends them all. @return their codes, in order */
     @Transactional(propagation = Propagation.MANDATORY)
@@ -135,6 +142,9 @@ public class Loading {
         row.personId = noted.personId();
         row.details = codec.write(noted.what());
         row.note = noted.note();
+        if (noted.said() != null) {
+            row.said(noted.said(), row.onDate);
+        }
         return row;
     }
 }

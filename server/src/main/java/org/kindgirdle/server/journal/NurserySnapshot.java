@@ -62,7 +62,7 @@ public final class NurserySnapshot {
         this.recipes = byKey(nursery.recipes(), one -> key(one.id()));
         this.recipeVersions = nursery.recipeVersions();
         this.rules = nursery.rules();
-        this.learned = learned.newest();
+        this.learned = learned.asOf(today);
         this.weather = known.known(today);
     }
 

@@ -1,13 +1,19 @@
 package org.kindgirdle.server.journal;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LossCause;
+import org.kindgirdle.core.learn.Hindsight;
 import org.kindgirdle.core.learn.Interval;
 import org.kindgirdle.server.nursery.MotherOrigins;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -151,6 +157,87 @@ public class Outcomes {
 
     private static double upper(@Nullable Double high) {
         return high == null ? Double.POSITIVE_INFINITY : high;
+    }
+
+    /**
+     * A date as it was said.
+     *
+     * @param atSetting or else at a look
+     */
+    public record Said(boolean atSetting, Hindsight.Said dates) {}
+
+    /** What was said of a layer, and when it was found full. */
+    public record Foretold(long motherId, Hindsight happened, List<Said> said) {}
+
+    /**
+     * What was said of the layers that a query finds, of those found full. Left out is what was ringed again, and what
+     * has a record that was put right: of these it is not plain what the dates were said of.
+     */
+    @Transactional(readOnly = true)
+    public List<Foretold> foretold(LayerQuery query, NurserySnapshot nursery) {
+        LayerWhere where = LayerWhere.of(query, nursery, jdbc, origins);
+        List<Foretold> all = new ArrayList<>();
+        List<Foreseen> one = new ArrayList<>();
+        jdbc.query(
+                "select l.id, l.mother_id, l.full_on, e.kind, e.on_date, e.corrects is not null put_right,"
+                        + " e.ready10_on, e.ready50_on, e.ready90_on from layer l join layer_event e on e.layer_id = l.id"
+                        + where.sql() + " and l.full_on is not null"
+                        + " and (e.kind in ('SET', 'LOOKED', 'RERUNG') or e.corrects is not null)"
+                        + " order by l.id, e.occurred_at",
+                where.values(),
+                row -> {
+                    Foreseen next = foreseen(row);
+                    if (!one.isEmpty() && one.get(0).layer() != next.layer()) {
+                        foretold(one).ifPresent(all::add);
+                        one.clear();
+                    }
+                    one.add(next);
+                });
+        foretold(one).ifPresent(all::add);
+        return all;
+    }
+
+    private record Foreseen(
+            long layer,
+            long motherId,
+            LocalDate fullOn,
+            boolean blurs,
+            boolean atSetting,
+            LocalDate on,
+            @Nullable LocalDate q10,
+            @Nullable LocalDate q50,
+            @Nullable LocalDate q90) {}
+
+    private static Foreseen foreseen(ResultSet row) throws SQLException {
+        String kind = row.getString("kind");
+        return new Foreseen(
+                row.getLong("id"),
+                row.getLong("mother_id"),
+                Objects.requireNonNull(row.getObject("full_on", LocalDate.class)),
+                kind.equals("RERUNG") || row.getBoolean("put_right"),
+                kind.equals("SET"),
+                Objects.requireNonNull(row.getObject("on_date", LocalDate.class)),
+                row.getObject("ready10_on", LocalDate.class),
+                row.getObject("ready50_on", LocalDate.class),
+                row.getObject("ready90_on", LocalDate.class));
+    }
+
+    private static Optional<Foretold> foretold(List<Foreseen> rows) {
+        List<Foreseen> before =
+                rows.stream().filter(row -> row.on().isBefore(row.fullOn())).toList();
+        if (before.isEmpty() || rows.stream().anyMatch(Foreseen::blurs)) {
+            return Optional.empty();
+        }
+        List<Said> said = new ArrayList<>();
+        for (Foreseen row : before) {
+            if (row.q10() != null && row.q50() != null && row.q90() != null) {
+                said.add(new Said(row.atSetting(), new Hindsight.Said(row.on(), row.q10(), row.q50(), row.q90())));
+            }
+        }
+        Foreseen last = before.get(before.size() - 1);
+        return said.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Foretold(last.motherId(), new Hindsight(last.on(), last.fullOn()), said));
     }
 
     /** Changes when a record is written or what records are read by changes. */

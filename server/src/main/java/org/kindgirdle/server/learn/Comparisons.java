@@ -1,7 +1,6 @@
 package org.kindgirdle.server.learn;
 
 import java.util.HashMap;
-import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.learn.Share;
@@ -90,8 +89,9 @@ class Comparisons {
     }
 
     private static String chance(double p) {
-        return p < .001
-                ? "less than one in a thousand"
-                : String.format(Locale.ROOT, "%.0f in a hundred", Math.max(1, p * 100));
+        if (p < .01) {
+            return p < .001 ? "less than once in a thousand times" : "less than once in a hundred times";
+        }
+        return Math.round(p * 100) + " times in a hundred";
     }
 }

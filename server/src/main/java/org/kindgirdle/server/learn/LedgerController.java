@@ -33,12 +33,15 @@ class LedgerController {
     private final Ledger ledger;
     private final ReadyTimes times;
     private final Comparisons comparisons;
+    private final Backtests backtests;
     private final CommandLedger commands;
 
-    LedgerController(Ledger ledger, ReadyTimes times, Comparisons comparisons, CommandLedger commands) {
+    LedgerController(
+            Ledger ledger, ReadyTimes times, Comparisons comparisons, Backtests backtests, CommandLedger commands) {
         this.ledger = ledger;
         this.times = times;
         this.comparisons = comparisons;
+        this.backtests = backtests;
         this.commands = commands;
     }
 
@@ -52,6 +55,12 @@ class LedgerController {
     @GetMapping("/ready-times")
     ReadyTimes.ReadyTimesView times(@Valid LayerQuery query) {
         return times.of(query);
+    }
+
+    /** The dates as they were said, held against what happened. */
+    @GetMapping("/backtests")
+    Backtests.BacktestView backtests(@Valid LayerQuery query) {
+        return backtests.of(query);
     }
 
     /** What the dates of a species rest on. */

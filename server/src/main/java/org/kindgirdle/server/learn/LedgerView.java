@@ -5,7 +5,7 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LossCause;
 
 /** What worked, as the ledger shows it. */
-final class LedgerView {
+public final class LedgerView {
 
     private LedgerView() {}
 
@@ -53,7 +53,7 @@ final class LedgerView {
      *
      * @param share null of none
      */
-    record LedgerFigure(int n, int of, @Nullable Double share, double low, double high) {}
+    public record LedgerFigure(int n, int of, @Nullable Double share, double low, double high) {}
 
     /** Days from the ring to the look that found the ball full: the middle one, and those of four in five. */
     record DaysToFull(int seen, int low, int median, int high) {}
@@ -67,7 +67,7 @@ final class LedgerView {
      * @param moreEach layers that each would need besides, for a difference of this size to be settled; null where it is
      *     settled, or where there is none to settle
      */
-    record SideBySide(
+    public record SideBySide(
             LedgerFigure a,
             LedgerFigure b,
             @Nullable Double difference,

@@ -84,4 +84,14 @@ class TrialController {
                 TrialView.TrialPage.class,
                 () -> trials.close(trialId, closing.version()));
     }
+
+    /** What is done from now on; it changes the recipe of the first arm. */
+    @PostMapping("/trials/{trialId}/decision")
+    TrialView.TrialPage decide(
+            @RequestHeader("Command-Id") UUID id,
+            @PathVariable long trialId,
+            @Valid @RequestBody TrialView.TrialChoice choice) {
+        return commands.once(
+                id, "decide trial " + trialId, choice, TrialView.TrialPage.class, () -> trials.decide(trialId, choice));
+    }
 }

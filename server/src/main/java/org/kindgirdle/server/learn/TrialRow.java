@@ -41,6 +41,19 @@ class TrialRow {
     @Nullable
     LocalDate closedOn;
 
+    /** what is done from then on; null while nothing was decided */
+    @Nullable
+    Integer decidedArm;
+
+    @Nullable
+    String decidedBy;
+
+    @Nullable
+    LocalDate decidedOn;
+
+    @Nullable
+    String decidedNote;
+
     @Version
     long version;
 

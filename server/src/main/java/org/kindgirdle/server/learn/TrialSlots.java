@@ -16,7 +16,7 @@ public class TrialSlots {
 
     private static final String SELECT = """
             select s.id, s.trial_id, s.position, s.mother_id, s.limb_id, s.arm, s.layer_id, t.name, t.closed_on,
-                a.recipe_id assigned_recipe, l.code, l.recipe_id actual_recipe, b.name limb
+                a.recipe_id assigned_recipe, l.code, l.recipe_id actual_recipe, l.rooted, b.name limb
             from trial_slot s
             join trial t on t.id = s.trial_id
             join trial_arm a on a.trial_id = s.trial_id and a.number = s.arm
@@ -34,6 +34,7 @@ public class TrialSlots {
      * @param arm that it was dealt, from 0
      * @param code of the layer that stands there
      * @param actualRecipe of that layer
+     * @param rooted whether it did; null while that is open, or nothing stands there
      */
     public record Slot(
             long id,
@@ -47,7 +48,13 @@ public class TrialSlots {
             int arm,
             long assignedRecipe,
             @Nullable String code,
-            @Nullable Long actualRecipe) {
+            @Nullable Long actualRecipe,
+            @Nullable Boolean rooted) {
+
+        /** Whether what stands there was set as it was dealt. */
+        boolean isAsDealt() {
+            return Long.valueOf(assignedRecipe).equals(actualRecipe);
+        }
 
         /** How an arm is called. */
         public String letter() {
@@ -109,7 +116,8 @@ public class TrialSlots {
                         row.getInt("arm"),
                         row.getLong("assigned_recipe"),
                         row.getString("code"),
-                        row.getObject("actual_recipe", Long.class)),
+                        row.getObject("actual_recipe", Long.class),
+                        row.getObject("rooted", Boolean.class)),
                 arguments);
     }
 }

@@ -94,8 +94,53 @@ public final class TrialView {
             long seed,
             String madeBy,
             List<String> remarks,
+            TrialResult result,
+            @Nullable TrialDecision decision,
             List<TrialSlotView> places,
             long version) {}
+
+    /**
+     * What came of it so far, of what was set as it was dealt.
+     *
+     * @param decided places of which it is known whether the layer rooted, and {@code open} those of which it is not
+     * @param verdict in words; it says so where it is too early for one
+     * @param others each further arm beside the first
+     */
+    public record TrialResult(int decided, int open, String verdict, List<ArmResult> arms, List<AgainstFirst> others) {}
+
+    /** @param mothers the same apart by mother */
+    public record ArmResult(
+            int number,
+            String letter,
+            String recipe,
+            LedgerView.LedgerFigure rooted,
+            int open,
+            List<OnMother> mothers) {}
+
+    public record OnMother(String mother, int n, int of) {}
+
+    /**
+     * An arm beside the first.
+     *
+     * @param blocked difference of this arm less the first within mothers, with its interval; null where no mother has
+     *     both
+     */
+    public record AgainstFirst(
+            String letter,
+            LedgerView.SideBySide side,
+            @Nullable Double blocked,
+            @Nullable Double blockedLow,
+            @Nullable Double blockedHigh,
+            @Nullable String blockedSentence) {}
+
+    /** @param arm that is done from then on */
+    public record TrialDecision(int arm, String recipe, String by, LocalDate on, String note) {}
+
+    /** @param note why, and above all if the numbers do not say it */
+    public record TrialChoice(
+            @NotNull @Within(low = 0, high = 5) Integer arm,
+            @NotNull @Size(max = 300) String note,
+            @NotNull @Within(low = 0, high = 1e9) Long version) {}
 
     /**
      * @param arm that it was dealt

@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -17,6 +18,7 @@ import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.RecipeView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
@@ -33,6 +35,8 @@ public class Trials {
     private final TrialRepository trials;
     private final TrialSlots slots;
     private final TrialWords words;
+    private final TrialResults results;
+    private final Nursery nursery;
     private final Snapshots snapshots;
     private final Limbs limbs;
     private final CurrentPerson person;
@@ -43,6 +47,8 @@ public class Trials {
             TrialRepository trials,
             TrialSlots slots,
             TrialWords words,
+            TrialResults results,
+            Nursery nursery,
             Snapshots snapshots,
             Limbs limbs,
             CurrentPerson person,
@@ -50,6 +56,8 @@ public class Trials {
         this.trials = trials;
         this.slots = slots;
         this.words = words;
+        this.results = results;
+        this.nursery = nursery;
         this.snapshots = snapshots;
         this.limbs = limbs;
         this.person = person;
@@ -98,7 +106,7 @@ public class Trials {
                         slot.trial(),
                         slot.letter(),
                         nursery.recipe(slot.assignedRecipe()).name(),
-                        Long.valueOf(slot.assignedRecipe()).equals(slot.actualRecipe())));
+                        slot.isAsDealt()));
     }
 
     @Transactional
@@ -206,8 +214,61 @@ public class Trials {
                 row.seed,
                 row.madeBy,
                 words.remarks(line),
+                results.of(line, places),
+                decision(row, line),
                 places.stream().map(slot -> place(slot, nursery)).toList(),
                 row.version);
+    }
+
+    private static TrialView.@Nullable TrialDecision decision(TrialRow row, TrialView.TrialLine line) {
+        Integer arm = row.decidedArm;
+        return arm == null
+                ? null
+                : new TrialView.TrialDecision(
+                        arm,
+                        line.arms().get(arm).recipe(),
+                        Objects.requireNonNullElse(row.decidedBy, ""),
+                        Objects.requireNonNull(row.decidedOn),
+                        Objects.requireNonNullElse(row.decidedNote, ""));
+    }
+
+    /**
+     * What is done from now on: the recipe of the first arm, which is the usual way, becomes what the chosen arm was. A
+     * trial that is decided is over.
+     */
+    @Transactional
+    TrialView.TrialPage decide(long id, TrialView.TrialChoice choice) {
+        TrialRow row = trial(id);
+        if (choice.version() != row.version || row.decidedArm != null) {
+            throw ProblemException.conflict(
+                    "Somebody was quicker", "The trial was changed meanwhile.", Map.of("current", page(row)));
+        }
+        NurserySnapshot now = snapshots.take();
+        TrialView.TrialLine line = line(row, slots.ofTrial(id), now);
+        if (choice.arm() >= line.arms().size()) {
+            throw ProblemException.invalid(
+                    "arm", choice.arm(), "from 0 to " + (line.arms().size() - 1), "The trial has no such arm.");
+        }
+        if (choice.arm() > 0) {
+            TrialView.ArmView chosen = line.arms().get(choice.arm());
+            RecipeView usual = now.recipe(line.arms().get(0).recipeId());
+            nursery.save(new RecipeView(
+                    usual.id(),
+                    usual.name(),
+                    now.recipe(chosen.recipeId()).school(),
+                    now.recipe(chosen.recipeId(), chosen.recipeNumber()),
+                    usual.number(),
+                    usual.version()));
+        }
+        row.decidedArm = choice.arm();
+        row.decidedBy = person.fullName();
+        row.decidedOn = now.today();
+        row.decidedNote = choice.note().strip();
+        if (row.closedOn == null) {
+            row.closedOn = now.today();
+        }
+        trials.saveAndFlush(row);
+        return page(row);
     }
 
     private static TrialView.TrialSlotView place(TrialSlots.Slot slot, NurserySnapshot nursery) {
@@ -242,9 +303,9 @@ public class Trials {
                     recipe.name(),
                     differences(first, recipe),
                     dealt.size(),
-                    (int) dealt.stream().filter(Trials::isAsDealt).count(),
+                    (int) dealt.stream().filter(TrialSlots.Slot::isAsDealt).count(),
                     (int) dealt.stream()
-                            .filter(slot -> slot.code() != null && !isAsDealt(slot))
+                            .filter(slot -> slot.code() != null && !slot.isAsDealt())
                             .count()));
         }
         return new TrialView.TrialLine(
@@ -257,10 +318,6 @@ public class Trials {
                 row.perArm,
                 row.madeOn,
                 row.closedOn);
-    }
-
-    private static boolean isAsDealt(TrialSlots.Slot slot) {
-        return Long.valueOf(slot.assignedRecipe()).equals(slot.actualRecipe());
     }
 
     static Set<RecipeDifference> differences(RecipeView first, RecipeView other) {

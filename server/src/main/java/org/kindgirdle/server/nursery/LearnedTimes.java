@@ -38,13 +38,15 @@ public class LearnedTimes {
     public record Settled(
             String speciesCode, long number, @Nullable RootingTime time, String madeBy, LocalDate madeOn) {}
 
-    /** The newest decision of each species that has one. */
+    /** The newest decision of each species that had one by a day. */
     @Transactional(readOnly = true)
-    public Map<String, Settled> newest() {
+    public Map<String, Settled> asOf(LocalDate day) {
         return jdbc
                 .query(
-                        "select * from learned_time where id in (select max(id) from learned_time group by species_code)",
-                        LearnedTimes::settled)
+                        "select * from learned_time where id in"
+                                + " (select max(id) from learned_time where made_on <= ? group by species_code)",
+                        LearnedTimes::settled,
+                        day)
                 .stream()
                 .collect(Collectors.toMap(Settled::speciesCode, Function.identity()));
     }

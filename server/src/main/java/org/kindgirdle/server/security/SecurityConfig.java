@@ -37,6 +37,7 @@ class SecurityConfig {
         "/api/v1/places/**",
         "/api/v1/species/**",
         "/api/v1/recipes/**",
+        "/api/v1/trials/*/decision",
         "/api/v1/people/**",
         "/api/v1/house-rules/**",
         "/api/v1/prices",

@@ -33,6 +33,7 @@ class BadInputTest {
             "/api/v1/set-previews",
             "/api/v1/set-drawings",
             "/api/v1/sums/hormone",
+            "/api/v1/sums/learned-times",
             "/api/v1/sums/ball",
             "/api/v1/sums/medium",
             "/api/v1/sums/cover");

@@ -1,6 +1,7 @@
 package org.kindgirdle.server.learn;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.kindgirdle.server.harness.TestNursery.TODAY;
 
 import java.util.ArrayList;
@@ -158,6 +159,124 @@ class TrialsTest {
                 .isEqualTo(TODAY.toString());
         nursery.grower().post(path, version).expect(409);
         nursery.grower().post("/api/v1/trials/999999/closing", version).expect(404);
+    }
+
+    @Test
+    void what_came_of_a_trial_is_no_verdict_before_the_end_and_then_says_what_it_is_worth() {
+        JsonNode trial = begin(1L, place(one, null, 40));
+        String path = "/api/v1/trials/" + trial.at("/line/id").asLong();
+        List<String> first = codes(set(film, dealt(trial, one, 0), "asked for by the test"));
+        List<String> second = codes(set(clear, dealt(trial, one, 1), "asked for by the test"));
+        assertThat(result(path).path("verdict").asString()).startsWith("Nothing is decided yet");
+        first.subList(0, 18).forEach(this::sever);
+        first.subList(18, 20).forEach(this::lose);
+        JsonNode early = result(path);
+        assertThat(early.path("verdict").asString()).contains("20 of 40 places", "no verdict");
+        assertThat(early.path("open").asInt()).isEqualTo(20);
+
+        second.subList(0, 8).forEach(this::sever);
+        second.subList(8, 20).forEach(this::lose);
+        JsonNode end = result(path);
+        assertThat(end.path("verdict").asString())
+                .contains("All that will be decided is", "did better: 90% against 40%");
+        JsonNode against = end.at("/others/0");
+        // Fisher's p of 18 of 20 against 8 of 20
+        assertThat(against.at("/side/fisherP").asDouble()).isCloseTo(.00221, within(1e-4));
+        assertThat(against.path("blocked").asDouble()).isCloseTo(-.5, within(1e-12));
+        assertThat(against.path("blockedSentence").asString()).contains("50 points worse than arm A");
+        assertThat(end.at("/arms/0/mothers/0/of").asInt()).isEqualTo(20);
+    }
+
+    @Test
+    void too_few_to_tell_says_how_many_more_would_settle_it() {
+        JsonNode trial = begin(1L, place(one, null, 12));
+        String path = "/api/v1/trials/" + trial.at("/line/id").asLong();
+        List<String> first = codes(set(film, dealt(trial, one, 0), "asked for by the test"));
+        List<String> second = codes(set(clear, dealt(trial, one, 1), "asked for by the test"));
+        first.subList(0, 5).forEach(this::sever);
+        lose(first.get(5));
+        second.subList(0, 3).forEach(this::sever);
+        second.subList(3, 6).forEach(this::lose);
+        JsonNode end = result(path);
+        int more = end.at("/others/0/side/moreEach").asInt();
+        int needed = nursery.grower()
+                .get("/api/v1/trial-sizes?share=" + 5.0 / 6 + "&otherShare=0.5")
+                .body()
+                .path("perArm")
+                .asInt();
+        assertThat(more).isEqualTo(needed - 6);
+        assertThat(end.path("verdict").asString())
+                .contains("does not tell them apart", "Too few to tell", more + " more of each would settle");
+    }
+
+    @Test
+    void what_is_settled_changes_the_usual_recipe_from_then_on_and_nothing_that_stands() {
+        JsonNode trial = begin(1L, place(one, null, 4));
+        String path = "/api/v1/trials/" + trial.at("/line/id").asLong();
+        String old =
+                codes(set(film, dealt(trial, one, 0), "asked for by the test")).get(0);
+        int before = recipe(film).path("number").asInt();
+        Map<String, Object> choice = Map.of(
+                "arm", 1, "note", "cheaper", "version", trial.path("version").asLong());
+        nursery.grower().post(path + "/decision", choice).expect(403);
+        JsonNode decided =
+                nursery.owner().post(path + "/decision", choice).expect(200).body();
+        assertThat(decided.at("/decision/arm").asInt()).isEqualTo(1);
+        assertThat(decided.at("/decision/note").asString()).isEqualTo("cheaper");
+        assertThat(decided.at("/line/closedOn").asString()).isEqualTo(TODAY.toString());
+        JsonNode usual = recipe(film);
+        assertThat(usual.path("number").asInt()).isEqualTo(before + 1);
+        assertThat(usual.at("/recipe/cover").asString()).isEqualTo("CLEAR");
+        assertThat(nursery.grower()
+                        .get("/api/v1/layers/" + old)
+                        .body()
+                        .at("/recipe/number")
+                        .asInt())
+                .isEqualTo(before);
+        nursery.owner()
+                .post(
+                        path + "/decision",
+                        Map.of(
+                                "arm",
+                                0,
+                                "note",
+                                "",
+                                "version",
+                                decided.path("version").asLong()))
+                .expect(409);
+    }
+
+    private JsonNode recipe(long id) {
+        return nursery.grower()
+                .get("/api/v1/recipes")
+                .body()
+                .valueStream()
+                .filter(one -> one.path("id").asLong() == id)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private JsonNode result(String path) {
+        return nursery.viewer().get(path).expect(200).body().path("result");
+    }
+
+    private static List<String> codes(Client.Answer answer) {
+        return answer.expect(201)
+                .body()
+                .path("codes")
+                .valueStream()
+                .map(JsonNode::asString)
+                .toList();
+    }
+
+    private void sever(String code) {
+        nursery.record(code, Map.of("kind", "SEVERED", "details", Map.of("leavesBefore", 9, "leavesLeft", 4)))
+                .expect(201);
+    }
+
+    private void lose(String code) {
+        nursery.record(code, Map.of("kind", "LOST", "details", Map.of("cause", "NO_ROOTS")))
+                .expect(201);
     }
 
     private int count() {

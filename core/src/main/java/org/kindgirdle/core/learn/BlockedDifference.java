@@ -1,0 +1,45 @@
+package org.kindgirdle.core.learn;
+
+import java.util.List;
+import org.kindgirdle.core.units.Require;
+
+/**
+ * The difference of two arms within blocks, as of mothers: blocks that differ among themselves do not blur it. It is the
+ * Mantel-Haenszel difference of shares with the variance of Greenland and Robins (1985, Biometrics 41:55-68), which
+ * holds for a few large blocks as for many small ones.
+ *
+ * @param difference of the first arm less the second, -1 to 1; NaN where no block has both
+ * @param low of the 95 % interval, and {@code high}
+ * @param blocks that have both arms, and count
+ */
+public record BlockedDifference(double difference, double low, double high, int blocks) {
+
+    /** @param all one pair of shares a block */
+    public static BlockedDifference of(List<TwoShares> all) {
+        double weights = 0;
+        double weighted = 0;
+        double variance = 0;
+        int blocks = 0;
+        for (TwoShares block : all) {
+            double n = block.a().n();
+            double m = block.b().n();
+            if (n == 0 || m == 0) {
+                continue;
+            }
+            blocks++;
+            double total = n + m;
+            double a = block.a().successes();
+            double b = block.b().successes();
+            weights += n * m / total;
+            weighted += (a * m - b * n) / total;
+            variance += (a * (n - a) * m * m * m + b * (m - b) * n * n * n) / (n * m * total * total);
+        }
+        if (blocks == 0) {
+            return new BlockedDifference(Double.NaN, -1, 1, 0);
+        }
+        double difference = weighted / Require.positive("weights", weights);
+        double half = Share.Z95 * Math.sqrt(variance) / weights;
+        return new BlockedDifference(
+                difference, Math.max(-1, difference - half), Math.min(1, difference + half), blocks);
+    }
+}

@@ -1,0 +1,117 @@
+package org.kindgirdle.server.learn;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.learn.Share;
+import org.kindgirdle.server.journal.LayerQuery;
+import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.journal.Outcomes;
+import org.kindgirdle.server.journal.Snapshots;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The dates as they were said, held against what happened. */
+@Service
+class Backtests {
+
+    /** A range of four in five that is honest holds so often. */
+    static final double PROMISED = .8;
+
+    private final Outcomes outcomes;
+    private final Snapshots snapshots;
+
+    Backtests(Outcomes outcomes, Snapshots snapshots) {
+        this.outcomes = outcomes;
+        this.snapshots = snapshots;
+    }
+
+    /**
+     * @param promised how often a range should hold
+     * @param lines by species, that with most layers first
+     */
+    record BacktestView(double promised, List<BacktestLine> lines, BacktestLine all) {}
+
+    /** @param species code; empty for all of them */
+    record BacktestLine(
+            String species, @Nullable String common, int layers, Calibration atSetting, Calibration atLooks) {}
+
+    /**
+     * How good the dates were that were said at one kind of moment.
+     *
+     * @param held ranges of four in five that did; one that the looks leave open counts in part
+     * @param early those in which it was full before the range, {@code late} after it
+     * @param meanDays that the balls were later than the likeliest day, on average; below 0 earlier; null of none
+     * @param offDays that they were off it, either way, on average
+     * @param honest whether the promise lies within the interval of what held
+     */
+    record Calibration(
+            LedgerView.LedgerFigure held,
+            int early,
+            int late,
+            @Nullable Double meanDays,
+            @Nullable Double offDays,
+            boolean honest) {}
+
+    @Transactional(readOnly = true)
+    public BacktestView of(LayerQuery query) {
+        NurserySnapshot nursery = snapshots.take();
+        List<Outcomes.Foretold> all = outcomes.foretold(query, nursery);
+        Map<String, List<Outcomes.Foretold>> bySpecies = all.stream()
+                .collect(Collectors.groupingBy(
+                        one -> nursery.mother(one.motherId()).speciesCode(), LinkedHashMap::new, Collectors.toList()));
+        return new BacktestView(
+                PROMISED,
+                bySpecies.entrySet().stream()
+                        .map(one -> line(
+                                one.getKey(),
+                                nursery.species(one.getKey()).profile().common(),
+                                one.getValue()))
+                        .sorted(Comparator.comparingInt(BacktestLine::layers)
+                                .reversed()
+                                .thenComparing(BacktestLine::species))
+                        .toList(),
+                line("", null, all));
+    }
+
+    private static BacktestLine line(String species, @Nullable String common, List<Outcomes.Foretold> layers) {
+        return new BacktestLine(species, common, layers.size(), calibration(layers, true), calibration(layers, false));
+    }
+
+    private static Calibration calibration(List<Outcomes.Foretold> layers, boolean atSetting) {
+        double held = 0;
+        double early = 0;
+        List<Double> days = new ArrayList<>();
+        for (Outcomes.Foretold one : layers) {
+            for (Outcomes.Said said : one.said()) {
+                if (said.atSetting() == atSetting) {
+                    double late = one.happened().lateByDays(said.dates());
+                    double within = one.happened().held(said.dates());
+                    days.add(late);
+                    held += within;
+                    early += late < 0 ? 1 - within : 0;
+                }
+            }
+        }
+        Share share = new Share((int) Math.round(held), days.size());
+        return new Calibration(
+                Ledger.figure(share),
+                (int) Math.round(early),
+                (int) Math.round(days.size() - held - early),
+                days.isEmpty()
+                        ? null
+                        : Double.valueOf(days.stream()
+                                .mapToDouble(Double::doubleValue)
+                                .average()
+                                .orElse(0)),
+                days.isEmpty()
+                        ? null
+                        : Double.valueOf(
+                                days.stream().mapToDouble(Math::abs).average().orElse(0)),
+                share.low() <= PROMISED && PROMISED <= share.high());
+    }
+}

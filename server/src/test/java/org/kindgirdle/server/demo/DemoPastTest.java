@@ -1,0 +1,83 @@
+package org.kindgirdle.server.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.security.People;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
+
+/** What is put into seasons that are over is found in them again. */
+class DemoPastTest {
+
+    @Test
+    void learned_times_follow_the_truth_that_was_put_in_and_the_backtest_is_honest_about_it() {
+        // as the profile has it, and quite otherwise
+        try (TestNursery nursery = TestNursery.ofItsOwn()) {
+            play(nursery, Map.of("CYDOBL", 1.0, "MORNIG", 1.35));
+            assertThat(ratio(nursery, "CYDOBL")).isCloseTo(1, within(.1));
+            assertThat(ratio(nursery, "MORNIG")).isCloseTo(1.35, within(.15));
+
+            JsonNode backtest =
+                    nursery.viewer().get("/api/v1/backtests").expect(200).body();
+            JsonNode quince = line(backtest, "CYDOBL");
+            assertThat(quince.at("/atSetting/held/of").asInt()).isGreaterThan(50);
+            assertThat(quince.at("/atSetting/honest").asBoolean())
+                    .as("%s", quince)
+                    .isTrue();
+            JsonNode mulberry = line(backtest, "MORNIG");
+            assertThat(mulberry.at("/atSetting/honest").asBoolean())
+                    .as("%s", mulberry)
+                    .isFalse();
+            assertThat(mulberry.at("/atSetting/meanDays").asDouble())
+                    .as("full later than was said")
+                    .isGreaterThan(5);
+        }
+        try (TestNursery nursery = TestNursery.ofItsOwn()) {
+            play(nursery, Map.of("CYDOBL", 1.3, "MORNIG", .75));
+            assertThat(ratio(nursery, "CYDOBL")).isCloseTo(1.3, within(.15));
+            assertThat(ratio(nursery, "MORNIG")).isCloseTo(.75, within(.1));
+        }
+    }
+
+    private static void play(TestNursery nursery, Map<String, Double> timeFactor) {
+        Map<String, Long> mothers = Map.of(
+                "Q", nursery.mother("CYDOBL", nursery.field()),
+                "M", nursery.mother("MORNIG", nursery.tunnel()));
+        List<DemoPastPlan.Batch> batches = new ArrayList<>();
+        for (int turn = 0; turn < 4; turn++) {
+            LocalDate on = LocalDate.of(2025, 4, 29).plusDays(14L * turn);
+            batches.add(new DemoPastPlan.Batch("Q", "R", on, 20, 16));
+            batches.add(new DemoPastPlan.Batch("M", "R", on, 20, 18));
+        }
+        DemoTruth truth = new DemoTruth(timeFactor, Map.of("CYDOBL", 1.0, "MORNIG", 1.0), .5, .9);
+        long person = nursery.bean(People.class).signedIn("gale").id();
+        nursery.bean(TransactionTemplate.class)
+                .executeWithoutResult(status -> nursery.bean(DemoPast.class)
+                        .play(batches, mothers, Map.of("R", nursery.recipe()), List.of(), truth, person));
+    }
+
+    /** The learned median against the profile's. */
+    private static double ratio(TestNursery nursery, String species) {
+        JsonNode times = nursery.viewer()
+                .get("/api/v1/ready-times?species=" + species)
+                .expect(200)
+                .body();
+        return times.at("/learned/median").asDouble()
+                / times.at("/profile/median").asDouble();
+    }
+
+    private static JsonNode line(JsonNode backtest, String species) {
+        return backtest.path("lines")
+                .valueStream()
+                .filter(one -> one.path("species").asString().equals(species))
+                .findFirst()
+                .orElseThrow();
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.kindgirdle.server.demo;
+
+import org.jspecify.annotations.NullMarked;
