@@ -74,9 +74,9 @@ const wrong = computed(
             <tr class="border-b-2 border-ink align-bottom text-sm">
               <td></td>
               <th scope="col" class="px-2 py-1">Range held, said at setting</th>
-              <th scope="col" class="px-2 py-1 text-right">Full, against the likeliest day</th>
+              <th scope="col" class="px-2 py-1 text-right">Full, by the likeliest day</th>
               <th scope="col" class="px-2 py-1">Range held, said at looks</th>
-              <th scope="col" class="px-2 py-1 text-right">Full, against the likeliest day</th>
+              <th scope="col" class="px-2 py-1 text-right">Full, by the likeliest day</th>
             </tr>
           </thead>
           <tbody>
@@ -94,8 +94,10 @@ const wrong = computed(
                   <template v-if="at.meanDays !== null">
                     {{ days(at.meanDays) }}
                     <span class="block text-sm font-normal text-muted"
-                      >off by {{ Math.round(at.offDays) }}; {{ at.early }} before the range,
-                      {{ at.late }} after</span
+                      >off by {{ Math.round(at.offDays) }} either way</span
+                    >
+                    <span class="block text-sm font-normal text-muted"
+                      >{{ at.early }} before the range, {{ at.late }} after</span
                     >
                   </template>
                 </td>

@@ -1,22 +1,26 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
+import { useWidth } from '@/shared/useWidth'
 import { percent } from './words'
 
 /** The share of full balls over thermal days: as the looks leave it, with the fitted curve and the profile's over it. */
 const props = defineProps<{ view: Schemas['ReadyTimesView'] }>()
-const WIDTH = 760
 const HEIGHT = 300
 const LEFT = 48
 const RIGHT = 12
 const TOP = 12
 const BOTTOM = 44
 
+const frame = ref<HTMLElement | null>(null)
+const measured = useWidth(frame, 760)
+const WIDTH = computed(() => Math.min(900, measured.value))
+
 const from = computed(() => props.view.curve[0]!.thermalDays)
 const to = computed(() => props.view.curve.at(-1)!.thermalDays)
 const x = (thermalDays: number) => {
   const at = Math.min(to.value, Math.max(from.value, thermalDays))
-  return LEFT + ((at - from.value) / (to.value - from.value)) * (WIDTH - LEFT - RIGHT)
+  return LEFT + ((at - from.value) / (to.value - from.value)) * (WIDTH.value - LEFT - RIGHT)
 }
 const y = (share: number) => TOP + (1 - share) * (HEIGHT - TOP - BOTTOM)
 const line = (of: 'profile' | 'learned') =>
@@ -35,11 +39,12 @@ const boxes = computed(() => {
 const stairs = computed(() => {
   let path = `M ${LEFT} ${y(0)}`
   for (const box of boxes.value) path += ` H ${box.to.toFixed(1)} V ${box.y.toFixed(1)}`
-  return boxes.value.length ? `${path} H ${WIDTH - RIGHT}` : ''
+  return boxes.value.length ? `${path} H ${WIDTH.value - RIGHT}` : ''
 })
 const ticks = computed(() => {
   const span = to.value - from.value
-  const step = [1, 2, 5, 10, 20, 50, 100, 200].find((one) => span / one < 8) ?? 500
+  const most = WIDTH.value < 500 ? 5 : 8
+  const step = [1, 2, 5, 10, 20, 50, 100, 200].find((one) => span / one < most) ?? 500
   const found = []
   for (let at = Math.ceil(from.value / step) * step; at <= to.value; at += step) found.push(at)
   return found
@@ -47,10 +52,10 @@ const ticks = computed(() => {
 </script>
 
 <template>
-  <figure>
+  <figure ref="frame">
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-      class="w-full max-w-4xl"
+      class="w-full max-w-[900px]"
       role="img"
       aria-label="Share of full balls over thermal days; the table below has the numbers"
       data-testid="ready-curve"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { useWidth } from '@/shared/useWidth'
 import type { Line } from './useLedger'
 import { percent } from './words'
 
@@ -9,19 +10,23 @@ const HEIGHT = 170
 const LEFT = 44
 const TOP = 10
 const BOTTOM = 30
-const WIDTH = 640
+const frame = ref<HTMLElement | null>(null)
+const measured = useWidth(frame, 640)
+const WIDTH = computed(() => Math.min(768, measured.value))
+/** On a narrow screen only so many weeks can be named. */
+const every = computed(() => Math.max(1, Math.ceil((weeks.value.length * 26) / WIDTH.value)))
 const weeks = computed(() => {
   const decided = props.lines.filter((one) => one.rooted.of)
   const from = Math.min(...decided.map((one) => Number(one.value)))
   const to = Math.max(...decided.map((one) => Number(one.value)))
-  const step = (WIDTH - LEFT - 10) / Math.max(1, to - from + 1)
+  const step = (WIDTH.value - LEFT - 10) / Math.max(1, to - from + 1)
   return decided.map((one) => ({ ...one, x: LEFT + (Number(one.value) - from + 0.5) * step }))
 })
 const y = (share: number) => TOP + (1 - share) * (HEIGHT - TOP - BOTTOM)
 </script>
 
 <template>
-  <section aria-labelledby="weeks-title">
+  <section ref="frame" aria-labelledby="weeks-title">
     <h2 id="weeks-title" class="border-b-2 border-ink pb-1 text-lg">Rooted, by the week it was set in</h2>
     <p v-if="!weeks.length">Nothing is decided yet.</p>
     <svg
@@ -56,7 +61,7 @@ const y = (share: number) => TOP + (1 - share) * (HEIGHT - TOP - BOTTOM)
           :class="one.rooted.of < few ? 'fill-card' : 'fill-lichen'"
         />
         <text
-          v-if="weeks.length < 14 || i % 2 === 0"
+          v-if="i % every === 0"
           :x="one.x"
           :y="HEIGHT - 8"
           text-anchor="middle"

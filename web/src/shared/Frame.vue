@@ -99,7 +99,7 @@ outbox.start()
           <li v-for="node in nodes" :key="node.name">
             <RouterLink
               :to="{ name: node.name }"
-              class="relative grid min-h-14 min-w-14 content-end justify-items-center pb-1 text-sm lg:flex lg:min-h-16 lg:items-center lg:gap-4 lg:pb-0 lg:text-base"
+              class="relative grid min-h-14 min-w-12 content-end justify-items-center pb-1 text-[0.8125rem] lg:flex lg:min-h-16 lg:items-center lg:gap-4 lg:pb-0 lg:text-base"
               :class="isCurrent(node.name) ? 'font-bold' : 'text-muted'"
               :aria-current="isCurrent(node.name) ? 'page' : undefined"
             >

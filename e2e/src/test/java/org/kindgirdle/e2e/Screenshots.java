@@ -33,12 +33,6 @@ class Screenshots {
             picture(desk, "/stock/10", "MU-01", "mother");
             desk.page().setViewportSize(1280, 800);
             picture(desk, "/house", "House", "house");
-            desk.page().getByLabel("Find a house rule").fill("frost");
-            desk.page().locator("[id='next.establish']").fill("60");
-            desk.tap("what-moves");
-            assertThat(desk.see("moves")).isVisible();
-            desk.page().getByLabel("Find a house rule").scrollIntoViewIfNeeded();
-            shoot(desk, "house-rules");
             desk.open("/bench");
             desk.pick("Mother", "MU-01");
             desk.pick("Recipe", "Moss and foil");
@@ -52,12 +46,13 @@ class Screenshots {
             desk.open("/bench/labels?codes=AJJ-4M,WJY-PD,YRF-DJ");
             desk.page().locator("[data-place='8']").click();
             shoot(desk, "labels");
-            picture(desk, "/bench/trials/1", "Foil or clear", "trial");
+            picture(desk, "/bench/trials/1", "Scraped or not", "trial");
+            picture(desk, "/ledger", "What works here?", "ledger");
+            picture(desk, "/ledger/times?species=CYDOBL", "How long does it take?", "ledger-times");
         }
         try (Visit phone = Visit.phone(application).signedInAs("maren")) {
             picture(phone, "/", "Friday’s round", "round-phone");
             picture(phone, "/?at=AJJ-4M", "AJJ-4M", "look-phone");
-            picture(phone, "/layers/AJJ-4M", "AJJ-4M", "layer-phone");
         }
     }
 

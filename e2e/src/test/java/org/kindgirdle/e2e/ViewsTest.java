@@ -39,7 +39,8 @@ class ViewsTest {
         "/bench/shopping, Shopping list",
         "/bench/labels, Labels",
         "/bench/trials, Trials",
-        "/bench/trials/1, Foil or clear",
+        "/bench/trials/1, Scraped or not",
+        "/bench/trials/3, Foil or clear",
         "/layers, Layers",
         "/layers/WJY-PD, WJY-PD",
         "/layers/YRF-DJ, YRF-DJ",
@@ -48,6 +49,10 @@ class ViewsTest {
         "/stock, Mothers",
         "/stock/1, QU-01",
         "/stock/7, LQ-02",
+        "/ledger, What works here?",
+        "/ledger?by=WEEK, What works here?",
+        "/ledger/times?species=CYDOBL, How long does it take?",
+        "/ledger/dates, How good were the dates?",
         "/house, House",
     })
     void aViewIsSoundAtADeskAndOnAPhone(String path, String title) {

@@ -47,7 +47,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Plays the two seasons that are over. Each layer has a fate drawn from {@link DemoTruth}, which nobody in the nursery
- * knows; what is found follows from it, and the propagators do what the core says, on round days.
+ * knows; what is found follows from it, and the propagators do what the core says, once a week.
  */
 @Component
 class DemoPast {
@@ -114,7 +114,7 @@ class DemoPast {
         Random random = new Random(SEED);
         for (LocalDate day = DemoPastPlan.FIRST_DAY; day.isBefore(OVER); day = day.plusDays(1)) {
             set(day, batches, mothers, recipes, trials, truth, lives, random);
-            if (day.getDayOfWeek() != DayOfWeek.TUESDAY && day.getDayOfWeek() != DayOfWeek.FRIDAY) {
+            if (day.getDayOfWeek() != DayOfWeek.TUESDAY) {
                 continue;
             }
             LocalDate today = day;

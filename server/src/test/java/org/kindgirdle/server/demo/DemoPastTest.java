@@ -20,9 +20,9 @@ class DemoPastTest {
     void learned_times_follow_the_truth_that_was_put_in_and_the_backtest_is_honest_about_it() {
         // as the profile has it, and quite otherwise
         try (TestNursery nursery = TestNursery.ofItsOwn()) {
-            play(nursery, Map.of("CYDOBL", 1.0, "MORNIG", 1.35));
+            play(nursery, Map.of("CYDOBL", 1.0, "MORNIG", 1.5));
             assertThat(ratio(nursery, "CYDOBL")).isCloseTo(1, within(.1));
-            assertThat(ratio(nursery, "MORNIG")).isCloseTo(1.35, within(.15));
+            assertThat(ratio(nursery, "MORNIG")).isCloseTo(1.5, within(.2));
 
             JsonNode backtest =
                     nursery.viewer().get("/api/v1/backtests").expect(200).body();
