@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { useSession } from '@/shared/session'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import CauseBars from './CauseBars.vue'
@@ -12,9 +13,13 @@ import WeekChart from './WeekChart.vue'
 import { BY, lineName } from './words'
 
 /** What works here, from the nursery's own numbers. */
-const { by, set, useTable } = useLedger()
+const { of, by, set, useTable } = useLedger()
 const { data: table, error, refetch } = useTable(() => by.value)
 const { data: weeks } = useTable(() => 'WEEK')
+const session = useSession()
+/** The report is of the year that is looked at, or of this one. */
+const year = computed(() => of('year') || session.today.slice(0, 4))
+const print = () => window.print()
 const chosen = ref<string[]>([])
 watch(by, () => (chosen.value = []))
 const what = computed({ get: () => by.value, set: (value) => set('by', value) })
@@ -44,7 +49,20 @@ const answer = computed(() => {
 
 <template>
   <LedgerTabs />
-  <h1 class="text-2xl">What works here?</h1>
+  <div class="flex flex-wrap items-start justify-between gap-3">
+    <h1 class="text-2xl">What works here?</h1>
+    <div class="flex flex-wrap gap-2 print:hidden">
+      <a
+        class="btn"
+        :href="`/api/v1/season-report?year=${year}`"
+        target="_blank"
+        rel="noopener"
+        data-testid="season-report"
+        >Report of {{ year }} (PDF)</a
+      >
+      <button type="button" class="btn" @click="print">Print this</button>
+    </div>
+  </div>
   <ProblemNote :problem="error" class="mt-3" @retry="refetch()" />
   <p v-if="!table && !error" role="status" class="mt-4 text-muted">Counting…</p>
   <template v-if="table">

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import SectionTabs from '@/shared/ui/SectionTabs.vue'
+
 /** The three questions of the potting shed. */
 const tabs = [
   { name: 'shed', label: 'Sever today?' },
@@ -8,14 +10,5 @@ const tabs = [
 </script>
 
 <template>
-  <nav aria-label="Potting shed" class="mb-4 flex flex-wrap gap-x-6 border-b border-line">
-    <RouterLink
-      v-for="tab in tabs"
-      :key="tab.name"
-      :to="{ name: tab.name }"
-      class="-mb-px inline-flex min-h-12 items-center border-b-4 border-transparent px-1"
-      exact-active-class="!border-lichen font-bold"
-      >{{ tab.label }}</RouterLink
-    >
-  </nav>
+  <SectionTabs label="Potting shed" :tabs="tabs" />
 </template>

@@ -64,8 +64,10 @@ final class LargeNursery {
         try (PreparedStatement insert = database.prepareStatement(
                 "insert into layer (id, number, code, batch_id, mother_id, set_mother_id, recipe_id, recipe_number,"
                         + " method, hand, set_on, revision, phase, stage, fill_percent, step, also_do, conflicts,"
-                        + " profile_number, rules_number, as_of)"
-                        + " values (?, ?, ?, ?, ?, ?, 1, 1, 'AIR', '', ?, 4, ?, 'FILLED', 90, null, '', 0, 1, 0, ?)")) {
+                        + " profile_number, rules_number, as_of, wood, position, rooted, established, loss_cause,"
+                        + " ready_low, ready_high, full_on, minutes, medium_ml, film_cm2)"
+                        + " values (?, ?, ?, ?, ?, ?, 1, 1, 'AIR', ?, ?, 4, ?, 'FILLED', 90, null, '', 0, 1, 0, ?,"
+                        + " 'ONE_TWO', ?, ?, ?, ?, ?, ?, ?, ?, 320, 700)")) {
             UUID batch = UUID.randomUUID();
             for (int i = 0; i < FINISHED; i++) {
                 if (i % 40 == 0) {
@@ -79,9 +81,22 @@ final class LargeNursery {
                 insert.setString(4, batch.toString());
                 insert.setLong(5, mother);
                 insert.setLong(6, mother);
-                insert.setObject(7, set);
-                insert.setString(8, random.nextInt(5) == 0 ? "LOST" : "RELEASED");
-                insert.setObject(9, set.plusDays(300));
+                boolean lost = random.nextInt(5) == 0;
+                boolean rooted = !lost || random.nextInt(4) == 0;
+                double ready = 40 * Math.exp(.25 * random.nextGaussian());
+                double looked = 5 + random.nextInt(10);
+                insert.setString(7, "Hand " + random.nextInt(6));
+                insert.setObject(8, set);
+                insert.setString(9, lost ? "LOST" : "RELEASED");
+                insert.setObject(10, set.plusDays(300));
+                insert.setString(11, random.nextBoolean() ? "BELOW_NODE" : "BETWEEN_NODES");
+                insert.setBoolean(12, rooted);
+                insert.setObject(13, rooted ? !lost : null);
+                insert.setString(14, lost ? rooted ? "WILTED_AFTER" : "NO_ROOTS" : null);
+                insert.setDouble(15, Math.max(1, ready - looked));
+                insert.setObject(16, rooted ? ready : null);
+                insert.setObject(17, rooted ? set.plusDays(50 + random.nextInt(60)) : null);
+                insert.setDouble(18, 10 + random.nextInt(10));
                 insert.addBatch();
                 if (i % AT_ONCE == AT_ONCE - 1) {
                     insert.executeBatch();

@@ -28,6 +28,8 @@ public final class ThermalSums {
     private static final double MOST_THERMAL_DAYS = 1e9;
 
     private final LocalDate origin;
+    private final PlaceClimate climate;
+    private final double[] days;
     private final double[] sums;
     private final float[] hottestC;
 
@@ -45,26 +47,56 @@ public final class ThermalSums {
             @Nullable DaysOfYear leafless,
             LocalDate from,
             LocalDate to) {
+        this(rules, climate, cardinals, exposure, cover, leafless, from, to, null);
+    }
+
+    /**
+     * The same, with what was worked out already for weather as it was known before: a new day changes few of them.
+     *
+     * @param earlier of the same place by the same rules, cardinal temperatures, exposure, cover and leafless days, that
+     *     begins on the same day; null for none
+     */
+    public ThermalSums(
+            HouseRules rules,
+            PlaceClimate climate,
+            CardinalTemperatures cardinals,
+            Exposure exposure,
+            Cover cover,
+            @Nullable DaysOfYear leafless,
+            LocalDate from,
+            LocalDate to,
+            @Nullable ThermalSums earlier) {
         this.origin = from;
-        int days = (int) ChronoUnit.DAYS.between(from, to) + HORIZON_DAYS + 1;
-        this.sums = new double[days + 1];
-        this.hottestC = new float[days];
+        this.climate = climate;
+        int length = (int) ChronoUnit.DAYS.between(from, to) + HORIZON_DAYS + 1;
+        this.days = new double[length];
+        this.sums = new double[length + 1];
+        this.hottestC = new float[length];
+        boolean follows = earlier != null && earlier.origin.equals(from) && earlier.days.length == length;
         // a day that is as normals have it is the same every year: it is worked out once
         double[] normalDays = new double[DAYS_OF_YEAR + 1];
         float[] normalHottestC = new float[DAYS_OF_YEAR + 1];
         Arrays.fill(normalDays, Double.NaN);
-        for (int i = 0; i < days; i++) {
+        for (int i = 0; i < length; i++) {
             LocalDate day = from.plusDays(i);
+            if (follows && earlier.climate.on(day).equals(climate.on(day))) {
+                days[i] = earlier.days[i];
+                hottestC[i] = earlier.hottestC[i];
+                sums[i + 1] = sums[i] + days[i];
+                continue;
+            }
             int dayOfYear = day.getDayOfYear();
             boolean isNormal = climate.isNormal(day);
             if (isNormal && !Double.isNaN(normalDays[dayOfYear])) {
-                sums[i + 1] = sums[i] + normalDays[dayOfYear];
+                days[i] = normalDays[dayOfYear];
+                sums[i + 1] = sums[i] + days[i];
                 hottestC[i] = normalHottestC[dayOfYear];
                 continue;
             }
             BallWarmth ball = BallWarmth.of(rules, climate.on(day), climate.sunOn(day), exposure, cover);
             double share = leafless != null && leafless.includes(day) ? rules.of(LEAFLESS_SHARE) : 1;
             double thermalDays = share * cardinals.thermalDays(ball);
+            days[i] = thermalDays;
             sums[i + 1] = sums[i] + thermalDays;
             hottestC[i] = (float) ball.maxC();
             if (isNormal) {

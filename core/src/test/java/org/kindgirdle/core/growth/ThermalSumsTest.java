@@ -6,7 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Random;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.DayTemperatures;
@@ -76,6 +79,30 @@ class ThermalSumsTest {
                 .isPresent();
     }
 
+    /** To the last bit: dates must not hang on what was asked before. */
+    @Test
+    void what_follows_earlier_weather_is_the_same_as_made_anew() {
+        Random random = new Random(5);
+        Map<LocalDate, DayTemperatures> known = new HashMap<>();
+        ThermalSums earlier = null;
+        for (int day = 0; day < 60; day++) {
+            // forecasts that turn out otherwise, and days that are measured
+            for (int ahead = 0; ahead < 7; ahead++) {
+                double min = 4 + 10 * random.nextDouble();
+                known.put(FIRST.plusDays(day + ahead), new DayTemperatures(min, min + 12 * random.nextDouble()));
+            }
+            earlier = sums(known, earlier);
+            ThermalSums anew = sums(known);
+            for (int from = 0; from < 400; from += 7) {
+                LocalDate start = FIRST.plusDays(from);
+                assertThat(earlier.between(start, start.plusDays(33)))
+                        .isEqualTo(anew.between(start, start.plusDays(33)));
+                assertThat(earlier.hottestC(start, start.plusDays(9)))
+                        .isEqualTo(anew.hottestC(start, start.plusDays(9)));
+            }
+        }
+    }
+
     @Test
     void beyond_what_was_summed_it_says_how_far_that_is() {
         ThermalSums sums = sums(Map.of());
@@ -90,9 +117,21 @@ class ThermalSumsTest {
     }
 
     private static ThermalSums sums(Map<LocalDate, DayTemperatures> known) {
+        return sums(known, null);
+    }
+
+    private static ThermalSums sums(Map<LocalDate, DayTemperatures> known, @Nullable ThermalSums earlier) {
         MonthlyNormals steady = new MonthlyNormals(Collections.nCopies(12, 22.0), Collections.nCopies(12, 22.0));
         PlaceClimate climate = new PlaceClimate(52, steady, null, 5, 1, known);
         return new ThermalSums(
-                HouseRules.SHIPPED, climate, QUINCE, Exposure.SHADE, Cover.FOIL, null, FIRST, FIRST.plusDays(30));
+                HouseRules.SHIPPED,
+                climate,
+                QUINCE,
+                Exposure.SHADE,
+                Cover.FOIL,
+                null,
+                FIRST,
+                FIRST.plusDays(30),
+                earlier);
     }
 }

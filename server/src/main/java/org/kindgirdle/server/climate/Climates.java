@@ -44,6 +44,14 @@ public class Climates {
         }
     });
 
+    /** The newest of each, whatever weather it was made from. */
+    private final Map<Key, ThermalSums> newest = Collections.synchronizedMap(new LinkedHashMap<>(64, .75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, ThermalSums> eldest) {
+            return size() > KEPT / 4;
+        }
+    });
+
     private record Key(
             HouseRules rules,
             long siteVersion,
@@ -53,7 +61,12 @@ public class Climates {
             @Nullable DaysOfYear leafless,
             Cover cover,
             int year,
-            String weather) {}
+            String weather) {
+
+        Key ofAnyWeather() {
+            return new Key(rules, siteVersion, place, placeVersion, cardinals, leafless, cover, year, "");
+        }
+    }
 
     /** The climate of a place, with the weather as it is known. */
     public PlaceClimate climate(HouseRules rules, SiteView site, PlaceView place, KnownWeather weather) {
@@ -123,7 +136,9 @@ public class Climates {
                 cover,
                 leafless,
                 LocalDate.of(today.getYear() - YEARS_BACK, 1, 1),
-                LocalDate.of(today.getYear() + 1, 12, 31));
+                LocalDate.of(today.getYear() + 1, 12, 31),
+                newest.get(key.ofAnyWeather()));
+        newest.put(key.ofAnyWeather(), built);
         sums.put(key, built);
         return built;
     }

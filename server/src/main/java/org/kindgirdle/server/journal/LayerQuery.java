@@ -65,8 +65,8 @@ public record LayerQuery(
 
     private static final int USUAL = 100;
 
-    /** All layers of a species. */
-    public static LayerQuery ofSpecies(String speciesCode) {
+    /** All layers of a species that were set in a year; null for every species, and for every year. */
+    public static LayerQuery of(@Nullable String speciesCode, @Nullable Integer year) {
         return new LayerQuery(
                 null,
                 null,
@@ -88,7 +88,7 @@ public record LayerQuery(
                 null,
                 null,
                 null,
-                null,
+                year,
                 null,
                 null,
                 null,

@@ -11,10 +11,14 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.learn.Interval;
 import org.kindgirdle.core.learn.Share;
 import org.kindgirdle.server.command.CommandLedger;
+import org.kindgirdle.server.formats.SeasonSheets;
 import org.kindgirdle.server.journal.LayerQuery;
 import org.kindgirdle.server.journal.WhatMoves;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Within;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -34,14 +38,21 @@ class LedgerController {
     private final ReadyTimes times;
     private final Comparisons comparisons;
     private final Backtests backtests;
+    private final SeasonReports reports;
     private final CommandLedger commands;
 
     LedgerController(
-            Ledger ledger, ReadyTimes times, Comparisons comparisons, Backtests backtests, CommandLedger commands) {
+            Ledger ledger,
+            ReadyTimes times,
+            Comparisons comparisons,
+            Backtests backtests,
+            SeasonReports reports,
+            CommandLedger commands) {
         this.ledger = ledger;
         this.times = times;
         this.comparisons = comparisons;
         this.backtests = backtests;
+        this.reports = reports;
         this.commands = commands;
     }
 
@@ -55,6 +66,14 @@ class LedgerController {
     @GetMapping("/ready-times")
     ReadyTimes.ReadyTimesView times(@Valid LayerQuery query) {
         return times.of(query);
+    }
+
+    /** What came of a year, on paper: a page of totals and one for each species. */
+    @GetMapping(value = "/season-report", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> report(@RequestParam @Within(low = 1900, high = 9999) int year) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"season-" + year + ".pdf\"")
+                .body(SeasonSheets.of(reports.of(year)));
     }
 
     /** The dates as they were said, held against what happened. */

@@ -228,7 +228,7 @@ class ReadyTimes {
         if (!edit.own()) {
             return null;
         }
-        List<Interval> intervals = outcomes.toReady(LayerQuery.ofSpecies(speciesCode), nursery);
+        List<Interval> intervals = outcomes.toReady(LayerQuery.of(speciesCode, null), nursery);
         if (intervals.isEmpty()) {
             throw ProblemException.conflict(
                     "There are no own records yet",

@@ -101,7 +101,7 @@ class LadderTest {
             assertThat(statements(pages.get(i)))
                     .as(pages.get(i))
                     .isCloseTo(few.get(i), within(2L))
-                    .isLessThanOrEqualTo(20);
+                    .isLessThanOrEqualTo(22);
         }
     }
 

@@ -188,7 +188,7 @@ class LedgerTest {
 
     @Test
     void the_time_to_a_full_ball_is_learned_and_moves_the_dates_only_when_it_is_settled() {
-        String species = "CERJAP";
+        String species = "STYJAP";
         long own = nursery.mother(species, nursery.field());
         assertThat(nursery.owner()
                         .put("/api/v1/species/" + species + "/learned-time", Map.of("own", true, "number", 0))
