@@ -13,4 +13,7 @@ alter table layer
     add column ended_on date,
     add column minutes double,
     add column medium_ml double not null default 0,
-    add column film_cm2 double not null default 0;
+    add column film_cm2 double not null default 0,
+    -- all that a table of the ledger reads, so that it reads nothing else
+    add index layer_outcome (mother_id, recipe_id, recipe_number, phase, rooted, established, loss_cause, set_on,
+        full_on, minutes, medium_ml, film_cm2, hand, wood, position);
