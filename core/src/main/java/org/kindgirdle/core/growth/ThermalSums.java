@@ -28,7 +28,6 @@ public final class ThermalSums {
     private static final double MOST_THERMAL_DAYS = 1e9;
 
     private final LocalDate origin;
-    private final PlaceClimate climate;
     private final double[] days;
     private final double[] sums;
     private final float[] hottestC;
@@ -53,8 +52,8 @@ public final class ThermalSums {
     /**
      * The same, with what was worked out already for weather as it was known before: a new day changes few of them.
      *
-     * @param earlier of the same place by the same rules, cardinal temperatures, exposure, cover and leafless days, that
-     *     begins on the same day; null for none
+     * @param earlier of the same place by the same rules, cardinal temperatures, exposure, cover and leafless days; null
+     *     for none
      */
     public ThermalSums(
             HouseRules rules,
@@ -65,14 +64,13 @@ public final class ThermalSums {
             @Nullable DaysOfYear leafless,
             LocalDate from,
             LocalDate to,
-            @Nullable ThermalSums earlier) {
+            @Nullable Earlier earlier) {
         this.origin = from;
-        this.climate = climate;
         int length = (int) ChronoUnit.DAYS.between(from, to) + HORIZON_DAYS + 1;
         this.days = new double[length];
         this.sums = new double[length + 1];
         this.hottestC = new float[length];
-        boolean follows = earlier != null && earlier.origin.equals(from) && earlier.days.length == length;
+        boolean follows = earlier != null && earlier.sums.origin.equals(from) && earlier.sums.days.length == length;
         // a day that is as normals have it is the same every year: it is worked out once
         double[] normalDays = new double[DAYS_OF_YEAR + 1];
         float[] normalHottestC = new float[DAYS_OF_YEAR + 1];
@@ -80,8 +78,8 @@ public final class ThermalSums {
         for (int i = 0; i < length; i++) {
             LocalDate day = from.plusDays(i);
             if (follows && earlier.climate.on(day).equals(climate.on(day))) {
-                days[i] = earlier.days[i];
-                hottestC[i] = earlier.hottestC[i];
+                days[i] = earlier.sums.days[i];
+                hottestC[i] = earlier.sums.hottestC[i];
                 sums[i + 1] = sums[i] + days[i];
                 continue;
             }
@@ -105,6 +103,9 @@ public final class ThermalSums {
             }
         }
     }
+
+    /** Sums with the climate that they were made from, which they do not keep themselves. */
+    public record Earlier(ThermalSums sums, PlaceClimate climate) {}
 
     /** The hottest that a ball gets in the half-open span [from, to), C; not empty. */
     public double hottestC(LocalDate from, LocalDate to) {

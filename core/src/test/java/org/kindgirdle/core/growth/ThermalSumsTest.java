@@ -84,20 +84,21 @@ class ThermalSumsTest {
     void what_follows_earlier_weather_is_the_same_as_made_anew() {
         Random random = new Random(5);
         Map<LocalDate, DayTemperatures> known = new HashMap<>();
-        ThermalSums earlier = null;
+        ThermalSums.Earlier earlier = null;
         for (int day = 0; day < 60; day++) {
             // forecasts that turn out otherwise, and days that are measured
             for (int ahead = 0; ahead < 7; ahead++) {
                 double min = 4 + 10 * random.nextDouble();
                 known.put(FIRST.plusDays(day + ahead), new DayTemperatures(min, min + 12 * random.nextDouble()));
             }
-            earlier = sums(known, earlier);
+            ThermalSums follows = sums(known, earlier);
+            earlier = new ThermalSums.Earlier(follows, climate(known));
             ThermalSums anew = sums(known);
             for (int from = 0; from < 400; from += 7) {
                 LocalDate start = FIRST.plusDays(from);
-                assertThat(earlier.between(start, start.plusDays(33)))
+                assertThat(follows.between(start, start.plusDays(33)))
                         .isEqualTo(anew.between(start, start.plusDays(33)));
-                assertThat(earlier.hottestC(start, start.plusDays(9)))
+                assertThat(follows.hottestC(start, start.plusDays(9)))
                         .isEqualTo(anew.hottestC(start, start.plusDays(9)));
             }
         }
@@ -120,12 +121,10 @@ class ThermalSumsTest {
         return sums(known, null);
     }
 
-    private static ThermalSums sums(Map<LocalDate, DayTemperatures> known, @Nullable ThermalSums earlier) {
-        MonthlyNormals steady = new MonthlyNormals(Collections.nCopies(12, 22.0), Collections.nCopies(12, 22.0));
-        PlaceClimate climate = new PlaceClimate(52, steady, null, 5, 1, known);
+    private static ThermalSums sums(Map<LocalDate, DayTemperatures> known, ThermalSums.@Nullable Earlier earlier) {
         return new ThermalSums(
                 HouseRules.SHIPPED,
-                climate,
+                climate(known),
                 QUINCE,
                 Exposure.SHADE,
                 Cover.FOIL,
@@ -133,5 +132,10 @@ class ThermalSumsTest {
                 FIRST,
                 FIRST.plusDays(30),
                 earlier);
+    }
+
+    private static PlaceClimate climate(Map<LocalDate, DayTemperatures> known) {
+        MonthlyNormals steady = new MonthlyNormals(Collections.nCopies(12, 22.0), Collections.nCopies(12, 22.0));
+        return new PlaceClimate(52, steady, null, 5, 1, known);
     }
 }

@@ -45,12 +45,13 @@ public class Climates {
     });
 
     /** The newest of each, whatever weather it was made from. */
-    private final Map<Key, ThermalSums> newest = Collections.synchronizedMap(new LinkedHashMap<>(64, .75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, ThermalSums> eldest) {
-            return size() > KEPT / 4;
-        }
-    });
+    private final Map<Key, ThermalSums.Earlier> newest =
+            Collections.synchronizedMap(new LinkedHashMap<>(64, .75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Key, ThermalSums.Earlier> eldest) {
+                    return size() > KEPT / 4;
+                }
+            });
 
     private record Key(
             HouseRules rules,
@@ -138,7 +139,7 @@ public class Climates {
                 LocalDate.of(today.getYear() - YEARS_BACK, 1, 1),
                 LocalDate.of(today.getYear() + 1, 12, 31),
                 newest.get(key.ofAnyWeather()));
-        newest.put(key.ofAnyWeather(), built);
+        newest.put(key.ofAnyWeather(), new ThermalSums.Earlier(built, climate));
         sums.put(key, built);
         return built;
     }

@@ -83,7 +83,7 @@ class DemoPast {
         final Random random;
         final List<LayerEvent> events = new ArrayList<>();
         /** what was said after each record, by its number, while the ball filled */
-        final Map<Integer, LayerProjection> said = new HashMap<>();
+        final Map<Integer, Loading.Dates> said = new HashMap<>();
 
         LocalDate wakesOn = LocalDate.MIN;
         boolean over;
@@ -250,8 +250,9 @@ class DemoPast {
 
     private static void sayAfter(Life life, LayerProjection now, LocalDate day) {
         int last = life.events.size() - 1;
-        if (now.forecast() != null && life.events.get(last).on().equals(day)) {
-            life.said.put(last, now);
+        Loading.Dates dates = Loading.Dates.of(now);
+        if (dates != null && life.events.get(last).on().equals(day)) {
+            life.said.put(last, dates);
         }
     }
 

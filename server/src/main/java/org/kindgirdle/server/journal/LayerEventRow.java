@@ -71,11 +71,16 @@ class LayerEventRow {
 
     /** Keeps the dates that were said with it, if they were said on its day: what comes later knew more. */
     void said(LayerProjection projection, LocalDate today) {
-        LayerProjection.RootForecast forecast = projection.forecast();
-        if (forecast != null && onDate.equals(today)) {
-            ready10On = forecast.q10();
-            ready50On = forecast.q50();
-            ready90On = forecast.q90();
+        if (onDate.equals(today)) {
+            said(Loading.Dates.of(projection));
+        }
+    }
+
+    void said(Loading.@Nullable Dates dates) {
+        if (dates != null) {
+            ready10On = dates.q10();
+            ready50On = dates.q50();
+            ready90On = dates.q90();
         }
     }
 }

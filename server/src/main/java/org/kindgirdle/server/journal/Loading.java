@@ -78,7 +78,20 @@ public class Loading {
             long personId,
             LayerRecord what,
             String note,
-            @Nullable LayerProjection said) {}
+            @Nullable Dates said) {}
+
+    /** Days that were said of a full ball, each null beyond the horizon. */
+    public record Dates(
+            @Nullable LocalDate q10,
+            @Nullable LocalDate q50,
+            @Nullable LocalDate q90) {
+
+        /** Null for a layer that is off its mother. */
+        public static @Nullable Dates of(LayerProjection projection) {
+            LayerProjection.RootForecast forecast = projection.forecast();
+            return forecast == null ? null : new Dates(forecast.q10(), forecast.q50(), forecast.q90());
+        }
+    }
 
     /** Appends them all. @return their codes, in order */
     @Transactional(propagation = Propagation.MANDATORY)
@@ -142,9 +155,7 @@ public class Loading {
         row.personId = noted.personId();
         row.details = codec.write(noted.what());
         row.note = noted.note();
-        if (noted.said() != null) {
-            row.said(noted.said(), row.onDate);
-        }
+        row.said(noted.said());
         return row;
     }
 }

@@ -240,9 +240,16 @@ public class Outcomes {
                 : Optional.of(new Foretold(last.motherId(), new Hindsight(last.on(), last.fullOn()), said));
     }
 
-    /** Changes when a record is written or what records are read by changes. */
+    /**
+     * Changes when a record is written or what records are read by changes. Numbers are given out before they are
+     * committed: one that comes late is noticed by the count of the newest.
+     */
     public String revision(NurserySnapshot nursery) {
-        Long newest = jdbc.getJdbcTemplate().queryForObject("select coalesce(max(id), 0) from layer_event", Long.class);
+        String newest = jdbc.getJdbcTemplate()
+                .queryForObject(
+                        "select concat_ws('/', max(id), count(*)) from layer_event"
+                                + " where id > (select coalesce(max(id), 0) - 1000 from layer_event)",
+                        String.class);
         return newest + "/" + nursery.rulesNumber() + "/" + nursery.today();
     }
 }
