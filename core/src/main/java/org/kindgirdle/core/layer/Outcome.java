@@ -1,7 +1,6 @@
 package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
@@ -15,7 +14,7 @@ import org.kindgirdle.core.plan.Effort;
  * @param established whether it was released, of what came off; null while that is open
  * @param toReady between which thermal days of its last ring the ball became full; null if no look says anything, and
  *     for what does not root on its mother
- * @param fullOn the day of the look that found it full first; null if none did
+ * @param fullOn the day of the look that found it full first, and none after it otherwise; null if none did
  * @param severedOn null if it was not
  * @param endedOn the day it was released or lost; null while it lives
  * @param minutes of work on it so far, by the house's figures
@@ -44,50 +43,47 @@ public record Outcome(
                         state.topUps(),
                         severed ? 1 : 0)
                 .minutes();
+        Around around = Around.of(state.looks());
         return new Outcome(
                 rooted,
                 established,
-                toReady(state, context),
-                state.looks().stream()
-                        .filter(look -> isFull(look.look()))
-                        .map(LayerState.LookOn::on)
-                        .findFirst()
-                        .orElse(null),
+                toReady(around, state, context),
+                around.full() == null ? null : around.full().on(),
                 severed ? state.plant().severedOn() : null,
                 state.endedOn(),
                 minutes);
     }
 
-    private static boolean isFull(LayerRecord.Looked look) {
-        return look.stage().isAtLeast(RootStage.FILLED);
+    /** The looks on both sides of the day on which the ball became full; where looks contradict, the newest counts. */
+    private record Around(LayerState.@Nullable LookOn before, LayerState.@Nullable LookOn full) {
+
+        static Around of(List<LayerState.LookOn> looks) {
+            LayerState.LookOn before = null;
+            LayerState.LookOn full = null;
+            for (LayerState.LookOn look : looks) {
+                if (!look.look().stage().isAtLeast(RootStage.FILLED)) {
+                    before = look;
+                    full = null;
+                } else if (full == null) {
+                    full = look;
+                }
+            }
+            return new Around(before, full);
+        }
     }
 
-    /** The last look before it was full, and the first at which it was; where they contradict, the newest counts. */
-    private static @Nullable Interval toReady(LayerState state, LayerContext context) {
-        if (state.looks().isEmpty() || !context.recipe().method().staysOnMother()) {
+    private static @Nullable Interval toReady(Around around, LayerState state, LayerContext context) {
+        if (!context.recipe().method().staysOnMother()) {
             return null;
         }
         HeatTrack heat = new HeatTrack(
                 state, context, context.factors(state.set().wood()).speed());
-        List<Double> notYet = new ArrayList<>();
-        double high = Double.POSITIVE_INFINITY;
-        for (LayerState.LookOn look : state.looks()) {
-            double thermalDays = heat.throughDay(look.on());
-            if (isFull(look.look())) {
-                high = Math.min(high, thermalDays);
-            } else {
-                notYet.add(thermalDays);
-                if (thermalDays >= high) {
-                    high = Double.POSITIVE_INFINITY;
-                }
-            }
-        }
-        double full = high;
-        double low = notYet.stream()
-                .filter(thermalDays -> thermalDays < full)
-                .mapToDouble(Double::doubleValue)
-                .max()
-                .orElse(0);
+        double low =
+                around.before() == null ? 0 : heat.throughDay(around.before().on());
+        double high = around.full() == null
+                ? Double.POSITIVE_INFINITY
+                : heat.throughDay(around.full().on());
+        // two looks on one cold day say nothing, nor does a first one before any warmth
         return high > low && (low > 0 || high < Double.POSITIVE_INFINITY) ? new Interval(low, high) : null;
     }
 }

@@ -6,7 +6,7 @@ import org.kindgirdle.core.units.Require;
 /**
  * The difference of two arms within blocks, as of mothers: blocks that differ among themselves do not blur it. It is the
  * Mantel-Haenszel difference of shares with the variance of Greenland and Robins (1985, Biometrics 41:55-68), which
- * holds for a few large blocks as for many small ones.
+ * holds for a few large blocks as for many small ones. Where every arm of every block is all or none it has no width.
  *
  * @param difference of the first arm less the second, -1 to 1; NaN where no block has both
  * @param low of the 95 % interval, and {@code high}

@@ -53,6 +53,7 @@ class OutcomeTest {
         Carrow quince =
                 new Carrow().set().look(JULY.minusDays(20), RootStage.FILLED, 3).look(JULY, RootStage.INITIALS, 1);
         assertThat(Objects.requireNonNull(outcome(quince).toReady()).isOpen()).isTrue();
+        assertThat(outcome(quince).fullOn()).isNull();
         quince.on(JULY.plusDays(1), new LayerRecord.Rerung(30));
         assertThat(outcome(quince).toReady()).isNull();
         assertThat(outcome(quince).fullOn()).isNull();

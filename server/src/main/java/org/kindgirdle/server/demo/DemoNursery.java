@@ -124,8 +124,9 @@ class DemoNursery implements BeforeServing {
             clock.moveTo(DemoPlan.FIRST_DAY);
             season.play(mothers, limbs(mothers), recipes, TODAY);
             clock.moveTo(TODAY);
-            past.play(DemoPastPlan.BATCHES, mothers, recipes, dealt, DemoTruth.SHIPPED, maren.id());
             leftovers.record(mothers, recipes, TODAY);
+            // last, so that what is under way keeps the lowest numbers
+            past.play(DemoPastPlan.BATCHES, mothers, recipes, dealt, DemoTruth.SHIPPED, maren.id());
             wanted(recipes);
             bench.stock();
             bench.ask(mothers, recipes);
