@@ -47,9 +47,12 @@ run_java() {
     fi
     local station=${KG_STATION:-none}
     [ "$1" = true ] && station=simulated
+    # more words to Java than one are wanted here
+    # shellcheck disable=SC2206
+    local more=(${KG_JAVA_OPTIONS:-})
     exec env KG_DB_URL="$KG_DB_URL_USED" KG_PORT="$PORT" KG_DEMO="$1" KG_STATION="$station" \
         java -Xms128m -Xmx512m -XX:+UseSerialGC -XX:+ExitOnOutOfMemoryError -Xlog:disable -Xlog:all=error:stderr \
-        "${sharing[@]}" -Dkg.data="$DATA" -jar "$APP/kind-girdle.jar" "${@:2}"
+        "${sharing[@]}" "${more[@]}" -Dkg.data="$DATA" -jar "$APP/kind-girdle.jar" "${@:2}"
 }
 
 choose_port() {

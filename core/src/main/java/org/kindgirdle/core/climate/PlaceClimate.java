@@ -1,6 +1,7 @@
 package org.kindgirdle.core.climate;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -64,7 +65,8 @@ public final class PlaceClimate {
         this.winterLowC = Require.within("winter low", winterLowC, -70, 40);
         this.vpdFactor = Require.within("VPD factor", vpdFactor, 0.05, 5);
         this.dewDepressionC = Require.within("dew depression", dewDepressionC, 0, 10);
-        this.known = Map.copyOf(known);
+        // looked up for every day of every sum: in an immutable map the keys of neighbouring days collide
+        this.known = new HashMap<>(known);
         this.windMs = Map.copyOf(windMs);
         this.windMs.forEach((day, wind) -> Require.within("wind of " + day, wind, 0, MOST_WIND_MS));
     }

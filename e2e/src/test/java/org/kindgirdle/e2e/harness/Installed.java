@@ -14,7 +14,13 @@ import org.kindgirdle.server.harness.MariaDbServer;
 /** The application laid out as {@code kg} does it, from the jar that was just built. */
 final class Installed {
 
+    /** Which jar it is. */
+    static final String EDITION = edition();
+
     static final Path FOLDER = layOut();
+
+    /** No application of the tests lives long enough to earn back what the optimising compiler costs. */
+    static final String COMPILER = "-XX:TieredStopAtLevel=1";
 
     private static final String CLASSES = "classes.jsa";
 
@@ -22,7 +28,7 @@ final class Installed {
 
     /** The command that runs it. */
     static List<String> command(String... options) {
-        List<String> command = new ArrayList<>(List.of(java(), "-XX:+UseSerialGC"));
+        List<String> command = new ArrayList<>(List.of(java(), "-XX:+UseSerialGC", COMPILER));
         command.addAll(List.of(options));
         command.add("-XX:SharedArchiveFile=" + FOLDER.resolve(CLASSES));
         command.addAll(List.of("-jar", FOLDER.resolve("kind-girdle.jar").toString()));
@@ -56,6 +62,7 @@ final class Installed {
                     List.of(
                             java(),
                             "-XX:+UseSerialGC",
+                            COMPILER,
                             "-XX:ArchiveClassesAtExit=" + folder.resolve(CLASSES),
                             "-Dspring.context.exit=onRefresh",
                             "-jar",
@@ -73,6 +80,9 @@ final class Installed {
                 if (name.matches("app-\\d+")
                         && ProcessHandle.of(Long.parseLong(name.substring(4))).isEmpty()) {
                     empty(one);
+                }
+                if (name.matches("first-day-.*sql") && !name.contains(EDITION)) {
+                    Files.delete(one);
                 }
             }
         }
@@ -106,6 +116,14 @@ final class Installed {
 
     private static String java() {
         return Path.of(System.getProperty("java.home"), "bin", "java").toString();
+    }
+
+    private static String edition() {
+        try {
+            return Files.size(jar()) + "-" + Files.getLastModifiedTime(jar()).toMillis();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static Path jar() {

@@ -20,6 +20,7 @@ public final class Kg implements AutoCloseable {
         settings.put("KG_DATA", data.toString());
         settings.put("KG_PORT", Integer.toString(port));
         settings.put("KG_APP", Installed.FOLDER.toString());
+        settings.put("KG_JAVA_OPTIONS", Installed.COMPILER);
     }
 
     /** What one run said, and how it ended. */

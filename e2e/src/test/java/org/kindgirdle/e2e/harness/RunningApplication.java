@@ -8,6 +8,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
@@ -24,8 +25,11 @@ public final class RunningApplication implements AutoCloseable {
     private static final HttpClient HTTP = HttpClient.newHttpClient();
     private static @Nullable RunningApplication shared;
 
-    /** The demo's database on its first day: playing the seasons takes longer than reading them back. */
-    private static @Nullable Path firstDay;
+    /**
+     * The demo's database on its first day, of the jar that was just built: playing the seasons takes longer than
+     * reading them back. Kept for other runs of the tests, for two go on side by side.
+     */
+    private static final Path FIRST_DAY = Installed.FOLDER.resolveSibling("first-day-" + Installed.EDITION + ".sql");
 
     private final MariaDbServer database = MariaDbServer.start();
     private final int port = MariaDbServer.freePort();
@@ -41,8 +45,8 @@ public final class RunningApplication implements AutoCloseable {
             throw new UncheckedIOException(e);
         }
         Runtime.getRuntime().addShutdownHook(new Thread(this::kill));
-        if (demo && firstDay != null) {
-            database.fillFrom(firstDay);
+        if (demo && Files.exists(FIRST_DAY)) {
+            database.fillFrom(FIRST_DAY);
         }
         start();
     }
@@ -58,12 +62,11 @@ public final class RunningApplication implements AutoCloseable {
     /** A demo nursery of one's own: its clock may be moved, and it may be killed. */
     public static synchronized RunningApplication demo() {
         RunningApplication application = new RunningApplication(true);
-        if (firstDay == null) {
+        if (!Files.exists(FIRST_DAY)) {
             try {
-                Path dump = Files.createTempFile("kg-demo", ".sql");
-                dump.toFile().deleteOnExit();
+                Path dump = Files.createTempFile(Installed.FOLDER.getParent(), "first-day-", ".part");
                 application.database.dumpTo(dump);
-                firstDay = dump;
+                Files.move(dump, FIRST_DAY, StandardCopyOption.ATOMIC_MOVE);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
