@@ -23,13 +23,16 @@ start_database() {
         return
     fi
     rm -f "$DB_PID" "$SOCKET"
+    # its own: in a shared one, another server that starts clears away what this one sorts in
+    local scratch=$RUN/db-scratch
+    mkdir -p "$scratch"
     require_disk
     local fresh=no
     if [ ! -d "$DATA/db/mysql" ]; then
         fresh=yes
         step "making a private database in $DATA/db"
         rm -rf "$DATA/db.new"
-        mariadb-install-db --no-defaults --user="$(database_user)" --datadir="$DATA/db.new" --auth-root-authentication-method=socket \
+        mariadb-install-db --no-defaults --user="$(database_user)" --datadir="$DATA/db.new" --tmpdir="$scratch" --auth-root-authentication-method=socket \
             --auth-root-socket-user="$(database_user)" --skip-test-db >"$LOGS/db-install.log" 2>&1 ||
             fail "The database could not be made." "See $LOGS/db-install.log"
         mv "$DATA/db.new" "$DATA/db"
@@ -38,7 +41,7 @@ start_database() {
     printf '%s' "$DB_PORT" >"$RUN/db.port"
     # its own session, so that Ctrl-C reaches the application first and the database last
     setsid mariadbd --no-defaults --user="$(database_user)" --datadir="$DATA/db" --bind-address=127.0.0.1 --port="$DB_PORT" \
-        --socket="$SOCKET" --pid-file="$DB_PID" --skip-name-resolve \
+        --tmpdir="$scratch" --socket="$SOCKET" --pid-file="$DB_PID" --skip-name-resolve \
         --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci \
         --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION \
         --innodb-flush-log-at-trx-commit=1 --sync-binlog=1 --innodb-doublewrite=1 --innodb-buffer-pool-size=128M \

@@ -32,11 +32,14 @@ public final class MariaDbServer implements AutoCloseable {
     public static MariaDbServer start() {
         try {
             Path folder = Files.createTempDirectory("kg-db");
+            // its own: in a shared one, another server that starts clears away what this one sorts in
+            Files.createDirectory(folder.resolve("scratch"));
             run(List.of(
                     "mariadb-install-db",
                     "--no-defaults",
                     "--user=" + user(),
                     "--datadir=" + folder.resolve("db"),
+                    "--tmpdir=" + folder.resolve("scratch"),
                     "--auth-root-authentication-method=normal",
                     "--skip-test-db"));
             MariaDbServer server = new MariaDbServer(folder, freePort());
@@ -126,6 +129,7 @@ public final class MariaDbServer implements AutoCloseable {
                             "--no-defaults",
                             "--user=" + user(),
                             "--datadir=" + folder.resolve("db"),
+                            "--tmpdir=" + folder.resolve("scratch"),
                             "--bind-address=127.0.0.1",
                             "--port=" + port,
                             "--socket=" + folder.resolve("s"),
