@@ -132,6 +132,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/imports/{fileId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view"];
+        put: operations["send"];
+        post?: never;
+        delete: operations["drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/{fileId}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/{fileId}/stops": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/{fileId}/suggestions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["suggestion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/{fileId}/takings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/{fileId}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/label-grids": {
         parameters: {
             query?: never;
@@ -427,7 +523,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table"];
+        get: operations["table_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -644,6 +740,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/nursery-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nurseryFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/people": {
         parameters: {
             query?: never;
@@ -654,6 +766,22 @@ export interface paths {
         get: operations["all_2"];
         put?: never;
         post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/{id}/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["givePassword"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -733,7 +861,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["drop"];
+        post: operations["drop_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1300,6 +1428,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tables"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/tables/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/targets": {
         parameters: {
             query?: never;
@@ -1768,6 +1928,28 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        ColumnSource: {
+            always: string;
+            column: string;
+            /** @enum {string} */
+            dates: "YEAR_MONTH_DAY" | "DAY_MONTH_YEAR" | "MONTH_DAY_YEAR";
+            from: string;
+            unit: string;
+            values: {
+                [key: string]: string;
+            };
+        };
+        ColumnView: {
+            codes: string[];
+            example: string;
+            /** @enum {string} */
+            kind: "TEXT" | "NAME" | "NUMBER" | "WHOLE" | "YES_NO" | "DATE" | "DAY_OF_YEAR" | "INSTANT" | "UUID" | "CODE" | "CODES" | "NUMBERS" | "PARTS";
+            name: string;
+            needed: boolean;
+            range: string;
+            readOnly: boolean;
+            units: string[];
+        };
         ContainerCount: {
             /** Format: int32 */
             count: number;
@@ -2134,6 +2316,24 @@ export interface components {
         ImportRequest: {
             csv: string;
             replace: boolean;
+        };
+        ImportView: {
+            /** Format: int64 */
+            bytes: number;
+            cancelled: boolean;
+            /** Format: int64 */
+            done: number;
+            header: string[];
+            /** Format: uuid */
+            id: string;
+            mapping: components["schemas"]["Mapping"];
+            name: string;
+            nursery: boolean;
+            outcome: components["schemas"]["Outcome"];
+            remembered: boolean;
+            sample: string[][];
+            /** @enum {string} */
+            state: "HERE" | "LOOKING" | "LOOKED" | "TAKING" | "TAKEN" | "FAILED";
         };
         Ingredient: {
             name: string;
@@ -2588,6 +2788,11 @@ export interface components {
             /** Format: date-time */
             occurredAt?: string;
         };
+        Mapping: {
+            columns: components["schemas"]["ColumnSource"][];
+            decimalComma: boolean;
+            table: string;
+        };
         Materials: {
             /** Format: double */
             filmCm2: number;
@@ -2824,6 +3029,20 @@ export interface components {
             /** Format: int32 */
             of: number;
         };
+        Outcome: {
+            bad: components["schemas"]["BadCell"][];
+            /** Format: int64 */
+            badRows: number;
+            broken: string;
+            /** Format: int64 */
+            changed: number;
+            /** Format: int64 */
+            fresh: number;
+            /** Format: int64 */
+            rows: number;
+            /** Format: int64 */
+            same: number;
+        };
         Overlap: {
             /** Format: double */
             maxNewC: number;
@@ -2843,6 +3062,9 @@ export interface components {
             inches: boolean;
             small: string[];
             title: string;
+        };
+        PasswordRequest: {
+            password: string;
         };
         PedigreeView: {
             ancestors: components["schemas"]["Ancestor"][];
@@ -3649,6 +3871,17 @@ export interface components {
             /** Format: int32 */
             wilted: number;
         };
+        TableChoice: {
+            table: string;
+        };
+        TableView: {
+            columns: components["schemas"]["ColumnView"][];
+            name: string;
+        };
+        TakeRequest: {
+            mapping?: components["schemas"]["Mapping"];
+            nursery?: string;
+        };
         TargetEdit: {
             /** Format: date */
             countsFrom: string;
@@ -3881,6 +4114,11 @@ export interface components {
             minutes: number;
             /** Format: date */
             monday: string;
+        };
+        WordCount: {
+            /** Format: int64 */
+            rows: number;
+            word: string;
         };
         Year: {
             /** Format: int32 */
@@ -4215,6 +4453,268 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Moves"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    send: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeRequest"];
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    suggestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableChoice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Mapping"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeRequest"];
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    words: {
+        parameters: {
+            query: {
+                column: string;
+            };
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WordCount"][];
                 };
             };
             /** @description A refusal, explained */
@@ -4878,7 +5378,7 @@ export interface operations {
             };
         };
     };
-    table: {
+    table_1: {
         parameters: {
             query: {
                 by?: "SPECIES" | "VARIETY" | "MOTHER" | "PLACE" | "RECIPE" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "WOOD" | "POSITION" | "WEEK" | "HAND" | "YEAR";
@@ -5539,6 +6039,35 @@ export interface operations {
             };
         };
     };
+    nurseryFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     all_2: {
         parameters: {
             query?: never;
@@ -5589,6 +6118,39 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["PersonView"];
                 };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    givePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A refusal, explained */
             default: {
@@ -5799,7 +6361,7 @@ export interface operations {
             };
         };
     };
-    drop: {
+    drop_1: {
         parameters: {
             query?: never;
             header: {
@@ -7246,6 +7808,66 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SupplyView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TableView"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
                 };
             };
             /** @description A refusal, explained */

@@ -25,7 +25,7 @@ public record LayerEvent(
         LayerRecord what) {
 
     /** The order of replay. */
-    static final Comparator<LayerEvent> ORDER = Comparator.comparing(LayerEvent::occurredAt)
+    public static final Comparator<LayerEvent> ORDER = Comparator.comparing(LayerEvent::occurredAt)
             .thenComparing(LayerEvent::recordedAt)
             .thenComparing(LayerEvent::id);
 }

@@ -1,5 +1,6 @@
 package org.kindgirdle.core.set;
 
+import java.math.BigInteger;
 import java.util.Locale;
 import java.util.Optional;
 import org.kindgirdle.core.units.Require;
@@ -18,6 +19,10 @@ public final class LayerCode {
     // coprime to 23: neighbours in number are far apart in writing, so that two tags of a batch are hard to mix up
     private static final int SPREAD = 104_729;
 
+    // SPREAD * UNSPREAD = 1 mod CAPACITY
+    private static final int UNSPREAD =
+            BigInteger.valueOf(SPREAD).modInverse(BigInteger.valueOf(CAPACITY)).intValue();
+
     private LayerCode() {}
 
     /** The code of the n-th layer of a nursery, from 0. */
@@ -30,6 +35,24 @@ public final class LayerCode {
             spread /= 23;
         }
         return body.substring(0, 3) + "-" + body.charAt(3) + check(body);
+    }
+
+    /**
+     * Which layer of a nursery has a code: the other way round than {@link #of}.
+     *
+     * @return from 0 to {@link #CAPACITY}, exclusive
+     * @throws IllegalArgumentException if it is no code as written on labels
+     */
+    public static int number(String code) {
+        if (!parse(code).filter(code::equals).isPresent()) {
+            throw new IllegalArgumentException("layer code is \"" + code + "\"; it must be one like 7KM-4X");
+        }
+        String plain = code.replace("-", "");
+        long spread = 0;
+        for (int i = 3; i >= 0; i--) {
+            spread = spread * 23 + SIGNS.indexOf(plain.charAt(i));
+        }
+        return (int) (spread * UNSPREAD % CAPACITY);
     }
 
     /** The code as written on labels, from typed text with or without its dash; empty if a sign is wrong. */

@@ -94,6 +94,12 @@ public class Weather {
         return all;
     }
 
+    /** Every day that was measured, the first first. */
+    @Transactional(readOnly = true)
+    public List<WeatherDay> measured() {
+        return store.measured(LocalDate.of(1, 1, 1), LocalDate.of(9999, 12, 31));
+    }
+
     /** Measured days among some. */
     @Transactional(readOnly = true)
     Map<LocalDate, WeatherDay> measuredAmong(List<WeatherDay> days) {

@@ -1,7 +1,9 @@
 package org.kindgirdle.server.climate;
 
+import jakarta.validation.constraints.AssertTrue;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.problem.Within;
 
 /**
  * One day at the site.
@@ -13,13 +15,27 @@ import org.jspecify.annotations.Nullable;
  */
 public record WeatherDay(
         LocalDate on,
+
+        @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MOST_C, unit = "C")
         double minC,
+
+        @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MOST_C, unit = "C")
         double maxC,
-        @Nullable Double windMs,
-        @Nullable Double rainMm) {
+
+        @Nullable @Within(low = 0, high = WeatherDay.MOST_MS, unit = "m/s")
+        Double windMs,
+
+        @Nullable @Within(low = 0, high = WeatherDay.MOST_MM, unit = "mm")
+        Double rainMm) {
 
     static final double LEAST_C = -70;
     static final double MOST_C = 60;
     static final double MOST_MS = 80;
     static final double MOST_MM = 2000;
+
+    /** A reading of a day has its maximum at or above its minimum. */
+    @AssertTrue(message = "the maximum of a day can't lie below its minimum")
+    boolean isOrdered() {
+        return maxC >= minC;
+    }
 }

@@ -134,6 +134,7 @@ class DemoPast {
     private void write(List<Life> lives, long personId) {
         List<String> codes = loading.load(lives.stream()
                 .map(life -> new Loading.Whole(
+                        null,
                         life.batchId,
                         life.motherId,
                         null,

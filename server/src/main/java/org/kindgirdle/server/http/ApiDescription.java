@@ -92,7 +92,7 @@ class ApiDescription {
         }
         ((Map<String, Schema>) schema.getProperties()).forEach((name, property) -> {
             Set<String> types = property.getTypes();
-            if (types != null && types.contains("number") && QuantityIntrospector.dimension(name) != null) {
+            if (types != null && types.contains("number") && Quantities.dimension(name) != null) {
                 property.setTypes(new LinkedHashSet<>(List.of("number", "string")));
                 property.setFormat(null);
             }

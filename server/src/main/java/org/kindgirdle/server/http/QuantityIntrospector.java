@@ -22,26 +22,6 @@ final class QuantityIntrospector extends NopAnnotationIntrospector {
 
     private static final long serialVersionUID = 1;
 
-    /** The dimension that a name's ending stands for; null if none. */
-    static @Nullable Dimension dimension(String name) {
-        if (name.endsWith("Mm")) {
-            return Dimension.LENGTH;
-        }
-        if (name.endsWith("Ml")) {
-            return Dimension.VOLUME;
-        }
-        if (name.endsWith("Ppm") || name.equals("ppm")) {
-            return Dimension.CONCENTRATION;
-        }
-        if (name.endsWith("ShiftC")) {
-            return Dimension.TEMPERATURE_DIFFERENCE;
-        }
-        if (name.endsWith("C")) {
-            return Dimension.TEMPERATURE;
-        }
-        return name.endsWith("G") ? Dimension.MASS : null;
-    }
-
     @Override
     public @Nullable Object findDeserializer(MapperConfig<?> config, Annotated annotated) {
         Class<?> type = annotated.getRawType();
@@ -64,7 +44,7 @@ final class QuantityIntrospector extends NopAnnotationIntrospector {
         if (components == null || parameter.getIndex() >= components.length) {
             return null;
         }
-        Dimension dimension = dimension(components[parameter.getIndex()].getName());
+        Dimension dimension = Quantities.dimension(components[parameter.getIndex()].getName());
         return dimension == null ? null : new QuantityDeserializer(dimension);
     }
 

@@ -17,6 +17,8 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     Optional<Layer> findByCode(String code);
 
+    List<Layer> findByIdGreaterThanOrderById(long id, Limit limit);
+
     List<Layer> findByCodeIn(Collection<String> codes);
 
     List<Layer> findByBatchIdOrderByNumber(UUID batchId);

@@ -3,8 +3,12 @@ package org.kindgirdle.server.journal;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -32,6 +36,7 @@ public class Loading {
 
     private final LayerRepository layers;
     private final LayerEventRepository events;
+    private final Journals journals;
     private final RecordCodec codec;
     private final Snapshots snapshots;
     private final BusinessClock clock;
@@ -42,6 +47,7 @@ public class Loading {
     Loading(
             LayerRepository layers,
             LayerEventRepository events,
+            Journals journals,
             RecordCodec codec,
             Snapshots snapshots,
             BusinessClock clock,
@@ -50,6 +56,7 @@ public class Loading {
             EntityManager entities) {
         this.layers = layers;
         this.events = events;
+        this.journals = journals;
         this.codec = codec;
         this.snapshots = snapshots;
         this.clock = clock;
@@ -61,24 +68,44 @@ public class Loading {
     /**
      * A layer with everything that was recorded of it.
      *
+     * @param code that it has already, which no other layer here has; null for the next one
      * @param records in the order in which they happened, the first of them its setting
      */
     public record Whole(
-            UUID batchId, long motherId, @Nullable Long limbId, long recipeId, int recipeNumber, List<Noted> records) {}
+            @Nullable String code,
+            UUID batchId,
+            long motherId,
+            @Nullable Long limbId,
+            long recipeId,
+            int recipeNumber,
+            List<Noted> records) {}
+
+    /** More that was recorded of a layer that is here. */
+    public record More(String code, List<Noted> records) {}
 
     /**
      * One record of it.
      *
-     * @param at when it happened, and when it was written down
+     * @param at when it happened
+     * @param recordedAt when it was written down
      * @param said of the layer on that day; null if nothing is known of that
      */
     public record Noted(
             UUID id,
             Instant at,
+            Instant recordedAt,
+            int clockOffsetDays,
             long personId,
+            @Nullable UUID corrects,
             LayerRecord what,
             String note,
-            @Nullable Dates said) {}
+            @Nullable Dates said) {
+
+        /** Written down when it happened. */
+        public Noted(UUID id, Instant at, long personId, LayerRecord what, String note, @Nullable Dates said) {
+            this(id, at, at, 0, personId, null, what, note, said);
+        }
+    }
 
     /** Days that were said of a full ball, each null beyond the horizon. */
     public record Dates(
@@ -98,24 +125,72 @@ public class Loading {
     public List<String> load(List<Whole> all) {
         lock.share();
         NurserySnapshot nursery = snapshots.take();
-        jdbc.update("update counter set next_value = next_value + ? where name = 'layer'", all.size());
-        Integer next = jdbc.queryForObject("select next_value from counter where name = 'layer'", Integer.class);
-        int number = (next == null ? 0 : next) - all.size();
+        ZoneId zone = clock.zone();
+        int[] numbers = numbers(all);
         List<String> codes = new ArrayList<>();
         for (int from = 0; from < all.size(); from += AT_ONCE) {
-            List<Whole> some = all.subList(from, Math.min(all.size(), from + AT_ONCE));
-            codes.addAll(write(some, number + from, nursery));
+            int to = Math.min(all.size(), from + AT_ONCE);
+            codes.addAll(write(all.subList(from, to), Arrays.copyOfRange(numbers, from, to), nursery, zone));
             entities.flush();
             entities.clear();
         }
         return codes;
     }
 
-    private List<String> write(List<Whole> some, int firstNumber, NurserySnapshot nursery) {
+    /** Appends records to layers that are here. What can't apply any more is kept, and shown as conflicting. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void append(List<More> all) {
+        lock.share();
+        NurserySnapshot nursery = snapshots.take();
+        ZoneId zone = clock.zone();
+        Map<String, List<Noted>> more = new HashMap<>();
+        all.forEach(one ->
+                more.computeIfAbsent(one.code(), code -> new ArrayList<>()).addAll(one.records()));
+        List<Layer> some = layers.findByCodeIn(more.keySet());
+        Map<Long, List<LayerEvent>> known = journals.of(some);
+        List<LayerEventRow> fresh = new ArrayList<>();
+        for (Layer layer : some) {
+            List<LayerEvent> journal = new ArrayList<>(known.getOrDefault(layer.id(), List.of()));
+            for (Noted noted : more.getOrDefault(layer.code, List.of())) {
+                LayerEventRow row = row(noted, zone);
+                row.layerId = layer.id();
+                journal.add(codec.event(row));
+                fresh.add(row);
+            }
+            Projections.write(layer, Projections.of(layer, journal, nursery), journal.size(), nursery);
+        }
+        layers.flush();
+        events.saveAll(fresh);
+        entities.flush();
+        entities.clear();
+    }
+
+    /** The numbers under which they are kept: that of a layer's own code, or the next. */
+    private int[] numbers(List<Whole> all) {
+        int beyond = all.stream()
+                .map(Whole::code)
+                .filter(Objects::nonNull)
+                .mapToInt(LayerCode::number)
+                .max()
+                .orElse(-1);
+        int fresh = (int) all.stream().filter(one -> one.code() == null).count();
+        jdbc.update(
+                "update counter set next_value = greatest(next_value, ?) + ? where name = 'layer'", beyond + 1, fresh);
+        Integer after = jdbc.queryForObject("select next_value from counter where name = 'layer'", Integer.class);
+        int next = (after == null ? 0 : after) - fresh;
+        int[] numbers = new int[all.size()];
+        for (int i = 0; i < numbers.length; i++) {
+            String code = all.get(i).code();
+            numbers[i] = code == null ? next++ : LayerCode.number(code);
+        }
+        return numbers;
+    }
+
+    private List<String> write(List<Whole> some, int[] numbers, NurserySnapshot nursery, ZoneId zone) {
         List<Layer> rows = new ArrayList<>();
         List<LayerEventRow> records = new ArrayList<>();
         for (Whole one : some) {
-            int number = firstNumber + rows.size();
+            int number = numbers[rows.size()];
             Layer layer = new Layer(
                     number,
                     LayerCode.of(number),
@@ -124,9 +199,10 @@ public class Loading {
                     one.limbId(),
                     one.recipeId(),
                     one.recipeNumber(),
-                    LocalDate.ofInstant(one.records().get(0).at(), clock.zone()));
+                    LocalDate.ofInstant(one.records().get(0).at(), zone));
             layer.method = nursery.recipe(one.recipeId(), one.recipeNumber()).method();
-            List<LayerEventRow> own = one.records().stream().map(this::row).toList();
+            List<LayerEventRow> own =
+                    one.records().stream().map(noted -> row(noted, zone)).toList();
             List<LayerEvent> journal = own.stream().map(codec::event).toList();
             LayerState state = Projections.state(journal);
             if (state != null) {
@@ -144,14 +220,15 @@ public class Loading {
         return rows.stream().map(layer -> layer.code).toList();
     }
 
-    private LayerEventRow row(Noted noted) {
+    private LayerEventRow row(Noted noted, ZoneId zone) {
         LayerEventRow row = LayerEventRow.fresh();
         row.uuid = noted.id();
         row.kind = RecordKind.of(noted.what());
-        row.onDate = LocalDate.ofInstant(noted.at(), clock.zone());
+        row.onDate = LocalDate.ofInstant(noted.at(), zone);
         row.occurredAt = noted.at();
-        row.recordedAt = noted.at();
-        row.clockOffsetDays = 0;
+        row.recordedAt = noted.recordedAt();
+        row.clockOffsetDays = noted.clockOffsetDays();
+        row.corrects = noted.corrects();
         row.personId = noted.personId();
         row.details = codec.write(noted.what());
         row.note = noted.note();

@@ -1,10 +1,12 @@
 package org.kindgirdle.server.journal;
 
+import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.LongPredicate;
 import java.util.stream.Collectors;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
@@ -16,6 +18,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Makes the projections of many layers in one pass: when the day turns, and when master data change. */
@@ -33,6 +36,7 @@ public class Reprojection {
     private final Weather weather;
     private final Reckoning reckoning;
     private final ReckoningSize size;
+    private final EntityManager entities;
 
     Reprojection(
             LayerRepository layers,
@@ -43,7 +47,8 @@ public class Reprojection {
             NurseryLock lock,
             Weather weather,
             Reckoning reckoning,
-            ReckoningSize size) {
+            ReckoningSize size,
+            EntityManager entities) {
         this.layers = layers;
         this.journals = journals;
         this.snapshots = snapshots;
@@ -53,6 +58,7 @@ public class Reprojection {
         this.weather = weather;
         this.reckoning = reckoning;
         this.size = size;
+        this.entities = entities;
     }
 
     /** Brings all live layers to today, if that has not been done; only one copy of the application does it. */
@@ -114,6 +120,30 @@ public class Reprojection {
         write(some);
         return reckoning.advance(
                 some.isEmpty() ? 0 : some.get(some.size() - 1).id(), some.size(), some.size() == ReckoningSize.STEP);
+    }
+
+    /**
+     * Every layer, from its journal alone as of today, in the transaction that is open: rows that a file brought have
+     * no projection yet.
+     *
+     * @param done is told how many are done, and says whether to go on
+     * @return whether it went on to the end
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public boolean ofFile(LongPredicate done) {
+        NurserySnapshot nursery = snapshots.take();
+        long last = 0;
+        long count = 0;
+        List<Layer> some;
+        do {
+            some = layers.findByIdGreaterThanOrderById(last, Limit.of(ReckoningSize.STEP));
+            write(some, nursery);
+            entities.flush();
+            entities.clear();
+            last = some.isEmpty() ? last : some.get(some.size() - 1).id();
+            count += some.size();
+        } while (some.size() == ReckoningSize.STEP && done.test(count));
+        return some.size() < ReckoningSize.STEP;
     }
 
     /** Every layer, at the day that its row stands at. @return how many there are and how many rows changed */

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.nursery;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -83,6 +84,23 @@ public class Limbs {
         one.shootBelow = edit.shootBelow();
         one.note = edit.note();
         one.goneOn = edit.goneOn();
+        return view(limbs.saveAndFlush(one));
+    }
+
+    /** The same, with the day on which it was measured as a file has it. */
+    @Transactional
+    public LimbView saveAsMeasured(LimbView edit) {
+        LimbView saved = save(edit);
+        LocalDate measuredOn = edit.measuredOn();
+        if (measuredOn == null) {
+            return saved;
+        }
+        if (measuredOn.isAfter(clock.today())) {
+            throw ProblemException.invalid(
+                    "measuredOn", measuredOn, "at most " + clock.today(), "It can't have been measured after today.");
+        }
+        Limb one = found(Objects.requireNonNull(saved.id()));
+        one.measuredOn = measuredOn;
         return view(limbs.saveAndFlush(one));
     }
 

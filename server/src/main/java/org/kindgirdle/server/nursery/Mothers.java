@@ -97,6 +97,12 @@ public class Mothers {
         return view(saved);
     }
 
+    /** The same, of a mother that was just saved. */
+    @Transactional
+    public MotherView retire(long id, LocalDate on, String reason) {
+        return retire(id, new MotherChanges.Retirement(on, reason, found(id).version));
+    }
+
     /** From a day on it is no longer used; its layers stay on it and are looked after. */
     @Transactional
     MotherView retire(long id, MotherChanges.Retirement why) {

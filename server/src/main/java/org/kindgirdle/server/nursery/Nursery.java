@@ -171,7 +171,7 @@ public class Nursery {
 
     /** A species of the nursery's own. */
     @Transactional
-    SpeciesView add(SpeciesView edit) {
+    public SpeciesView add(SpeciesView edit) {
         lock.holdForChange();
         String code = edit.profile().code();
         if (!SPECIES_CODE.matcher(code).matches()) {

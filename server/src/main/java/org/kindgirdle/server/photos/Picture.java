@@ -80,6 +80,16 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
         }
     }
 
+    /**
+     * A picture as it was kept before, with its small one made anew.
+     *
+     * @throws ProblemException if it is no picture
+     */
+    static Picture keptBefore(byte[] jpeg) {
+        Picture again = of(jpeg);
+        return new Picture(jpeg, again.thumb, again.width, again.height);
+    }
+
     private static ProblemException noPicture() {
         return ProblemException.invalid(
                 "photo", "a file", "a JPEG or PNG picture", "This is no picture that can be read. Send it as JPEG.");

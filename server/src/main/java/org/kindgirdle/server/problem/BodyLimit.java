@@ -27,13 +27,29 @@ class BodyLimit extends OncePerRequestFilter {
     /** A phone's picture at its largest is half of this. */
     private static final long MOST_BYTES_OF_A_PHOTO = 16_000_000;
 
+    /** A table of a quarter of a million layers has half of this. */
+    private static final long MOST_BYTES_OF_A_TABLE = 100_000_000;
+
+    /** With its pictures; it is read as it comes in. */
+    private static final long MOST_BYTES_OF_A_NURSERY = 20_000_000_000L;
+
     private static final Pattern PHOTO = Pattern.compile("/api/v1/layers/[^/]+/photos");
+    private static final Pattern IMPORT = Pattern.compile("/api/v1/imports/[^/]+");
 
     private static boolean isPhoto(HttpServletRequest request) {
         return PHOTO.matcher(request.getRequestURI()).matches();
     }
 
+    private static boolean isImport(HttpServletRequest request) {
+        return request.getMethod().equals("PUT")
+                && IMPORT.matcher(request.getRequestURI()).matches();
+    }
+
     private static long most(HttpServletRequest request) {
+        if (isImport(request)) {
+            boolean isNursery = String.valueOf(request.getContentType()).startsWith("application/json");
+            return isNursery ? MOST_BYTES_OF_A_NURSERY : MOST_BYTES_OF_A_TABLE;
+        }
         return isPhoto(request) ? MOST_BYTES_OF_A_PHOTO : MOST_BYTES;
     }
 
@@ -55,7 +71,9 @@ class BodyLimit extends OncePerRequestFilter {
         response.setStatus(413);
         response.setContentType("application/problem+json");
         long most = most(request);
-        String advice = isPhoto(request) ? "take the picture at a lower resolution" : "send less at a time";
+        String advice = isPhoto(request)
+                ? "take the picture at a lower resolution"
+                : isImport(request) ? "split the file into several, each with the header" : "send less at a time";
         response.getWriter()
                 .write(
                         "{\"type\":\"about:blank\",\"title\":\"Too large\",\"status\":413,\"detail\":\"Nothing was written."

@@ -2,6 +2,7 @@ package org.kindgirdle.server.security;
 
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.kindgirdle.server.problem.ProblemException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -30,6 +31,19 @@ public class People {
                     "name", name, "a name that nobody has yet", "Somebody signs in as '" + name + "' already.");
         }
         return view(people.save(new Person(name, fullName, encode(password), role, Units.METRIC)));
+    }
+
+    /** What stands in place of a password for somebody who has none yet: nothing that is typed fits it. */
+    public String noPassword() {
+        return encode(UUID.randomUUID().toString());
+    }
+
+    /** An owner gives somebody a password: a newcomer, or who has forgotten theirs. */
+    @Transactional
+    public PersonView givePassword(long id, String password) {
+        Person person = people.findById(id).orElseThrow(() -> ProblemException.notFound("person", id));
+        person.passwordHash = encode(password);
+        return view(person);
     }
 
     @Transactional

@@ -7,7 +7,9 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -29,6 +31,16 @@ class PeopleController {
             @NotBlank @Size(max = 80) String fullName,
             @NotBlank @Size(min = 10, max = 64) String password,
             @NotNull Role role) {}
+
+    record PasswordRequest(
+            @NotBlank @Size(min = 10, max = 64) String password) {}
+
+    /** For a newcomer who came with a file, and for whoever has forgotten theirs. */
+    @PutMapping("/{id}/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void givePassword(@PathVariable long id, @Valid @RequestBody PasswordRequest body) {
+        people.givePassword(id, body.password());
+    }
 
     @GetMapping
     List<People.PersonView> all() {

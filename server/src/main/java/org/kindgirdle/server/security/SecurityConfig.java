@@ -39,6 +39,7 @@ class SecurityConfig {
         "/api/v1/recipes/**",
         "/api/v1/trials/*/decision",
         "/api/v1/people/**",
+        "/api/v1/imports/**",
         "/api/v1/house-rules/**",
         "/api/v1/prices",
         "/api/v1/supplies"
@@ -59,7 +60,12 @@ class SecurityConfig {
                         .permitAll()
                         .requestMatchers("/actuator/health/**")
                         .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/api/v1/people/**")
+                        .requestMatchers(
+                                HttpMethod.GET,
+                                "/api/v1/people/**",
+                                "/api/v1/tables/people",
+                                "/api/v1/nursery-file",
+                                "/api/v1/imports/**")
                         .hasRole("OWNER")
                         .requestMatchers(HttpMethod.GET, "/api/**")
                         .authenticated()

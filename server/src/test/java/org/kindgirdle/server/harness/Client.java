@@ -83,6 +83,11 @@ public final class Client {
         return send("POST", path, commandId, type, bytes, true);
     }
 
+    /** Bytes of a type, put where they belong. */
+    public Answer putFile(String path, String type, byte[] bytes) {
+        return send("PUT", path, null, type, bytes, true);
+    }
+
     /** @param body as it goes over the wire; null for none */
     public Answer send(String method, String path, @Nullable UUID commandId, @Nullable String body, boolean withToken) {
         return send(

@@ -60,6 +60,7 @@ public final class TestNursery implements AutoCloseable {
                             "--spring.datasource.username=root",
                             "--spring.datasource.password=",
                             "--kindgirdle.photos=" + temporaryFolder(),
+                            "--kindgirdle.imports=" + temporaryFolder(),
                             "--kindgirdle.demo=false");
         } finally {
             System.setOut(console);

@@ -1,0 +1,79 @@
+package org.kindgirdle.server.exchange;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.kindgirdle.server.exchange.RowException.Wrong;
+
+/** Counts what becomes of the rows of a file. */
+final class Counting implements Tally {
+
+    private static final int MOST_BAD = 200;
+    private static final int MOST_SHOWN = 80;
+
+    private final boolean look;
+    private final Map<Table.Fate, Long> fates = new EnumMap<>(Table.Fate.class);
+    private final List<Outcome.BadCell> bad = new ArrayList<>();
+    private final Set<Long> badLines = new HashSet<>();
+    private long rows;
+    private String broken = "";
+
+    Counting(boolean look) {
+        this.look = look;
+    }
+
+    @Override
+    public boolean isLook() {
+        return look;
+    }
+
+    @Override
+    public void count(Table.Fate fate) {
+        fates.merge(fate, 1L, Long::sum);
+    }
+
+    @Override
+    public void wrong(long line, List<Wrong> wrong) {
+        badLines.add(line);
+        for (Wrong one : wrong) {
+            if (bad.size() < MOST_BAD) {
+                String value = one.value();
+                bad.add(new Outcome.BadCell(
+                        line,
+                        one.column(),
+                        value.length() > MOST_SHOWN ? value.substring(0, MOST_SHOWN) + "…" : value,
+                        one.message()));
+            }
+        }
+    }
+
+    void row() {
+        rows++;
+    }
+
+    void broken(String why) {
+        broken = why;
+    }
+
+    boolean isBad() {
+        return !badLines.isEmpty() || !broken.isEmpty();
+    }
+
+    long rows() {
+        return rows;
+    }
+
+    Outcome outcome() {
+        return new Outcome(
+                rows,
+                fates.getOrDefault(Table.Fate.NEW, 0L),
+                fates.getOrDefault(Table.Fate.CHANGED, 0L),
+                fates.getOrDefault(Table.Fate.SAME, 0L),
+                badLines.size(),
+                bad.stream().sorted((a, b) -> Long.compare(a.line(), b.line())).toList(),
+                broken);
+    }
+}

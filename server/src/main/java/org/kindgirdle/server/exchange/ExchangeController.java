@@ -1,0 +1,196 @@
+package org.kindgirdle.server.exchange;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.io.BufferedOutputStream;
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.units.Unit;
+import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.problem.ProblemException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The records in and out over HTTP. */
+@RestController
+@RequestMapping("/api/v1")
+class ExchangeController {
+
+    private static final String CSV = "text/csv;charset=UTF-8";
+
+    /** What is gathered before it is sent, bytes. */
+    private static final int BUFFER = 1 << 16;
+
+    private final Tables tables;
+    private final Imports imports;
+    private final NurseryWriter nurseries;
+    private final Nursery nursery;
+
+    ExchangeController(Tables tables, Imports imports, NurseryWriter nurseries, Nursery nursery) {
+        this.tables = tables;
+        this.imports = imports;
+        this.nurseries = nurseries;
+        this.nursery = nursery;
+    }
+
+    /** @param units in which a file's numbers may be; the first is the table's own */
+    record ColumnView(
+            String name,
+            Column.Kind kind,
+            boolean needed,
+            boolean readOnly,
+            List<String> codes,
+            List<String> units,
+            String range,
+            String example) {}
+
+    record TableView(String name, List<ColumnView> columns) {}
+
+    /** @param nursery the name of the nursery, where another one is to take its place; else null */
+    record TakeRequest(
+            @Nullable @Valid Mapping mapping,
+            @Nullable @Size(max = 80) String nursery) {}
+
+    record TableChoice(@NotBlank @Size(max = 40) String table) {}
+
+    /** Every table that goes out and comes in. */
+    @GetMapping("/tables")
+    List<TableView> tables() {
+        return tables.all().stream()
+                .map(table -> new TableView(
+                        table.name(),
+                        table.columns().stream().map(ExchangeController::view).toList()))
+                .toList();
+    }
+
+    static ColumnView view(Column column) {
+        List<String> units = column.dimension() == null
+                ? List.of()
+                : Arrays.stream(Unit.values())
+                        .filter(unit -> unit.dimension() == column.dimension())
+                        .map(Unit::symbol)
+                        .toList();
+        return new ColumnView(
+                column.name(),
+                column.kind(),
+                column.needed(),
+                column.readOnly(),
+                column.codes(),
+                units,
+                column.range(),
+                Cells.example(column.kind()));
+    }
+
+    /** A table as CSV. */
+    @GetMapping(value = "/tables/{name}", produces = "text/csv")
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv"))
+    void table(@PathVariable String name, HttpServletResponse response) throws IOException {
+        Table table = tables.of(name);
+        response.setContentType(CSV);
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"");
+        BufferedWriter to =
+                new BufferedWriter(new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8), BUFFER);
+        CsvOut.write(table, to);
+        to.flush();
+    }
+
+    /** The whole nursery in one file. */
+    @GetMapping(value = "/nursery-file", produces = MediaType.APPLICATION_JSON_VALUE)
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE))
+    void nurseryFile(HttpServletResponse response) throws IOException {
+        response.setContentType(MediaType.APPLICATION_JSON_VALUE);
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"nursery.json\"");
+        nurseries.write(new BufferedOutputStream(response.getOutputStream(), BUFFER));
+    }
+
+    /** Sends a file: a table as {@code text/csv}, a whole nursery as {@code application/json}. */
+    @PutMapping(
+            value = "/imports/{fileId}",
+            consumes = {"text/csv", MediaType.APPLICATION_JSON_VALUE})
+    @ResponseStatus(HttpStatus.CREATED)
+    Imports.ImportView send(
+            @PathVariable UUID fileId, @RequestParam @NotBlank @Size(max = 200) String name, HttpServletRequest request)
+            throws IOException {
+        boolean isNursery = String.valueOf(request.getContentType()).startsWith(MediaType.APPLICATION_JSON_VALUE);
+        return imports.add(fileId, name, isNursery, request.getInputStream());
+    }
+
+    @GetMapping("/imports/{fileId}")
+    Imports.ImportView view(@PathVariable UUID fileId) {
+        return imports.view(fileId);
+    }
+
+    /** What stands in one of its columns. */
+    @GetMapping("/imports/{fileId}/words")
+    List<Imports.WordCount> words(@PathVariable UUID fileId, @RequestParam String column) {
+        return imports.words(fileId, column);
+    }
+
+    /** How it would be read as another table. */
+    @PostMapping("/imports/{fileId}/suggestions")
+    Mapping suggestion(@PathVariable UUID fileId, @Valid @RequestBody TableChoice choice) {
+        return imports.suggestion(fileId, choice.table());
+    }
+
+    /** Looks through it; nothing is written. */
+    @PostMapping("/imports/{fileId}/looks")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Imports.ImportView look(@PathVariable UUID fileId, @Valid @RequestBody TakeRequest how) {
+        return imports.begin(fileId, how.mapping(), true);
+    }
+
+    /** Takes it, all or nothing. Sent again, it is taken once. */
+    @PostMapping("/imports/{fileId}/takings")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Imports.ImportView take(@PathVariable UUID fileId, @Valid @RequestBody TakeRequest how) {
+        if (imports.view(fileId).nursery() && nursery.hasSite()) {
+            String name = nursery.site().name();
+            if (!name.equals(how.nursery())) {
+                throw ProblemException.invalid(
+                        "nursery",
+                        String.valueOf(how.nursery()),
+                        name,
+                        "Another nursery takes the place of this one, with all of its records. Type the name of this"
+                                + " one if that is what you want: " + name + ".");
+            }
+        }
+        return imports.begin(fileId, how.mapping(), false);
+    }
+
+    /** Stops what is at work on it; what was written so far is taken back. */
+    @PostMapping("/imports/{fileId}/stops")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Imports.ImportView stop(@PathVariable UUID fileId) {
+        imports.cancel(fileId);
+        return imports.view(fileId);
+    }
+
+    /** Forgets a file. */
+    @DeleteMapping("/imports/{fileId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void drop(@PathVariable UUID fileId) {
+        imports.drop(fileId);
+    }
+}

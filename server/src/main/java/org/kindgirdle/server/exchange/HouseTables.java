@@ -1,0 +1,314 @@
+package org.kindgirdle.server.exchange;
+
+import jakarta.validation.Validator;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.pot.HousePot;
+import org.kindgirdle.core.set.HouseContainer;
+import org.kindgirdle.core.set.HouseHormone;
+import org.kindgirdle.server.climate.Weather;
+import org.kindgirdle.server.climate.WeatherDay;
+import org.kindgirdle.server.nursery.LimbView;
+import org.kindgirdle.server.nursery.Limbs;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.Mothers;
+import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.nursery.PriceLists;
+import org.kindgirdle.server.nursery.PricesView;
+import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.nursery.SiteView;
+import org.kindgirdle.server.nursery.SpeciesView;
+import org.kindgirdle.server.nursery.Supplies;
+import org.kindgirdle.server.nursery.SuppliesView;
+import org.kindgirdle.server.security.People;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The tables of what the house is and has. */
+@Component
+class HouseTables {
+
+    private final Nursery nursery;
+    private final Mothers mothers;
+    private final Limbs limbs;
+    private final Supplies supplies;
+    private final PriceLists prices;
+    private final Weather weather;
+    private final People people;
+    private final Refs refs;
+    private final BeanTable.Tools tools;
+
+    HouseTables(
+            Nursery nursery,
+            Mothers mothers,
+            Limbs limbs,
+            Supplies supplies,
+            PriceLists prices,
+            Weather weather,
+            People people,
+            Refs refs,
+            JsonMapper json,
+            Validator validator) {
+        this.nursery = nursery;
+        this.mothers = mothers;
+        this.limbs = limbs;
+        this.supplies = supplies;
+        this.prices = prices;
+        this.weather = weather;
+        this.people = people;
+        this.refs = refs;
+        this.tools = new BeanTable.Tools(json, validator);
+    }
+
+    /** Those that others refer to first. */
+    List<Table> all() {
+        return List.of(
+                site(),
+                people(),
+                places(),
+                species(),
+                recipes(),
+                new RuleTable(nursery),
+                prices(),
+                new MixTable(supplies),
+                containers(),
+                hormones(),
+                pots(),
+                mothers(),
+                limbs(),
+                weather());
+    }
+
+    /** Rows that are kept one by one. */
+    private static final class Each<T> implements BeanTable.Home<T> {
+
+        private final Supplier<List<T>> all;
+        private final Function<T, Object> key;
+        private final BiFunction<T, @Nullable T, T> keep;
+
+        Each(Supplier<List<T>> all, Function<T, Object> key, BiFunction<T, @Nullable T, T> keep) {
+            this.all = all;
+            this.key = key;
+            this.keep = keep;
+        }
+
+        @Override
+        public List<T> all() {
+            return all.get();
+        }
+
+        @Override
+        public Object key(T row) {
+            return key.apply(row);
+        }
+
+        @Override
+        public T keep(T row, @Nullable T before) {
+            return keep.apply(row, before);
+        }
+    }
+
+    private Table site() {
+        return new BeanTable<>(
+                "site",
+                SiteView.class,
+                Shape.of(SiteView.class).without("version"),
+                "{\"arid\": false, \"version\": 0}",
+                () -> new Each<>(
+                        () -> nursery.hasSite() ? List.of(nursery.site()) : List.of(),
+                        row -> "site",
+                        (row, before) -> nursery.save(row)),
+                tools);
+    }
+
+    private Table people() {
+        return new BeanTable<>(
+                "people",
+                People.PersonView.class,
+                Shape.of(People.PersonView.class).without("id"),
+                "{\"id\": 0, \"units\": \"METRIC\"}",
+                () -> new Each<>(people::all, People.PersonView::name, this::newcomer),
+                tools);
+    }
+
+    /** Nobody signs in by a file: an owner gives the newcomer a password. */
+    private People.PersonView newcomer(People.PersonView row, People.@Nullable PersonView before) {
+        if (before != null) {
+            throw new RowException(
+                    "name", "This person is here already, otherwise. Change it on the page of the house.");
+        }
+        People.PersonView added =
+                people.add(row.name(), row.fullName(), UUID.randomUUID().toString(), row.role());
+        return people.choose(added.id(), row.units());
+    }
+
+    private Table places() {
+        return new BeanTable<>(
+                "places",
+                PlaceView.class,
+                Shape.of(PlaceView.class).without("id", "version"),
+                "{\"id\": null, \"version\": 0, \"minShiftC\": 0, \"maxShiftC\": 0, \"vpdFactor\": 1, \"frosts\": \"SITE\","
+                        + " \"stand\": \"OPEN\"}",
+                () -> new Each<>(nursery::places, PlaceView::name, (row, before) -> nursery.save(row)),
+                tools);
+    }
+
+    private Table species() {
+        return new BeanTable<>(
+                "species",
+                SpeciesProfile.class,
+                Shape.of(SpeciesProfile.class).flat("cardinals"),
+                "{}",
+                () -> new Each<>(
+                        () -> nursery.species().stream()
+                                .map(SpeciesView::profile)
+                                .sorted((a, b) -> a.code().compareTo(b.code()))
+                                .toList(),
+                        SpeciesProfile::code,
+                        (row, before) -> before == null
+                                ? nursery.add(new SpeciesView(row, null, 1, 0L)).profile()
+                                : nursery.save(
+                                                row.code(),
+                                                nursery.species(row.code()).with(row))
+                                        .profile()),
+                tools);
+    }
+
+    private Table recipes() {
+        return new BeanTable<>(
+                "recipes",
+                RecipeView.class,
+                Shape.of(RecipeView.class)
+                        .without("id", "version")
+                        .readOnly("number")
+                        .flat("recipe"),
+                "{\"id\": null, \"number\": 0, \"version\": 0, \"recipe\": {\"containerG\": 0, \"containerMl\": 0}}",
+                () -> new Each<>(nursery::recipes, RecipeView::name, (row, before) -> nursery.save(row)),
+                tools);
+    }
+
+    private Table prices() {
+        return new BeanTable<>(
+                "prices",
+                PricesView.class,
+                Shape.of(PricesView.class).without("version").flat("prices"),
+                "{\"version\": 0}",
+                () -> new Each<>(() -> List.of(prices.get()), row -> "prices", (row, before) -> prices.save(row)),
+                tools);
+    }
+
+    private Table containers() {
+        return new BeanTable<>(
+                "containers",
+                HouseContainer.class,
+                Shape.of(HouseContainer.class),
+                "{}",
+                () -> new ListHome<>(
+                        () -> supplies.get().containers(),
+                        list -> keep(now -> new SuppliesView(
+                                now.mixes(), list, now.hormones(), now.pots(), now.pottingMix(), now.version())),
+                        HouseContainer::name),
+                tools);
+    }
+
+    private Table hormones() {
+        return new BeanTable<>(
+                "hormones",
+                HouseHormone.class,
+                Shape.of(HouseHormone.class),
+                "{\"lot\": \"\"}",
+                () -> new ListHome<>(
+                        () -> supplies.get().hormones(),
+                        list -> keep(now -> new SuppliesView(
+                                now.mixes(), now.containers(), list, now.pots(), now.pottingMix(), now.version())),
+                        HouseHormone::name),
+                tools);
+    }
+
+    private Table pots() {
+        return new BeanTable<>(
+                "pots",
+                HousePot.class,
+                Shape.of(HousePot.class),
+                "{}",
+                () -> new ListHome<>(
+                        () -> supplies.get().pots(),
+                        list -> keep(now -> new SuppliesView(
+                                now.mixes(), now.containers(), now.hormones(), list, now.pottingMix(), now.version())),
+                        HousePot::name),
+                tools);
+    }
+
+    private void keep(Function<SuppliesView, SuppliesView> edit) {
+        supplies.save(edit.apply(supplies.get()));
+    }
+
+    private Table mothers() {
+        return new BeanTable<>(
+                "mothers",
+                MotherView.class,
+                Shape.of(MotherView.class)
+                        .without("id", "mergedInto", "version")
+                        .ref("placeId", refs.places()),
+                "{\"id\": null, \"mergedInto\": null, \"version\": 0, \"variety\": \"\", \"rootRun\": \"GROUND\","
+                        + " \"vigour\": \"NORMAL\", \"sick\": false, \"toBeCutDown\": false, \"rights\": \"FREE\","
+                        + " \"permission\": \"\", \"note\": \"\"}",
+                () -> new Each<>(mothers::all, MotherView::code, this::keep),
+                tools);
+    }
+
+    private MotherView keep(MotherView row, @Nullable MotherView before) {
+        boolean wasInUse = before == null || before.inUse();
+        if (!wasInUse && row.inUse()) {
+            throw new RowException("retired_on", "It is no longer used here. Take it back on its page first.");
+        }
+        MotherView saved = mothers.save(row);
+        return wasInUse && row.retiredOn() != null
+                ? mothers.retire(Objects.requireNonNull(saved.id()), row.retiredOn(), "As a file said")
+                : saved;
+    }
+
+    private Table limbs() {
+        Supplier<Map<Long, String>> codes = () -> mothers.all().stream()
+                .collect(Collectors.toMap(one -> Objects.requireNonNull(one.id()), MotherView::code));
+        return new BeanTable<>(
+                "limbs",
+                LimbView.class,
+                Shape.of(LimbView.class).without("id", "version").ref("motherId", refs.mothers()),
+                "{\"id\": null, \"version\": 0, \"toBePruned\": false, \"shootBelow\": true, \"note\": \"\"}",
+                () -> new Each<>(
+                        () -> {
+                            Map<Long, String> known = codes.get();
+                            List<LimbView> all = new ArrayList<>(limbs.all());
+                            all.sort((a, b) -> order(a, known).compareTo(order(b, known)));
+                            return all;
+                        },
+                        row -> row.motherId() + "/" + row.name(),
+                        (row, before) -> limbs.saveAsMeasured(row)),
+                tools);
+    }
+
+    private static String order(LimbView limb, Map<Long, String> codes) {
+        return codes.get(limb.motherId()) + "\n" + limb.name();
+    }
+
+    private Table weather() {
+        return new BeanTable<>(
+                "weather",
+                WeatherDay.class,
+                Shape.of(WeatherDay.class),
+                "{}",
+                () -> ListHome.ofSome(weather::measured, weather::take, WeatherDay::on),
+                tools);
+    }
+}

@@ -1,0 +1,89 @@
+package org.kindgirdle.server.exchange;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.UUID;
+import java.util.function.LongPredicate;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Takes a table in from its file: all of it in one transaction, or nothing. */
+@Component
+class ImportWork {
+
+    /** How often it is told how far it is, and asked whether to go on. */
+    private static final int TELL_EVERY = 500;
+
+    /** Once so many lines are bad, the file is of another kind than it was taken for. */
+    private static final int GIVE_UP_AFTER = 5000;
+
+    private final TransactionTemplate transaction;
+    private final Tables tables;
+    private final ImportStore store;
+
+    ImportWork(TransactionTemplate transaction, Tables tables, ImportStore store) {
+        this.transaction = transaction;
+        this.tables = tables;
+        this.store = store;
+    }
+
+    /** Somebody asked it to stop. */
+    static final class CancelledException extends RuntimeException {}
+
+    /** @param look only see what would become of the rows: nothing is written */
+    Outcome run(UUID id, Mapping mapping, boolean look) {
+        Counting counting = new Counting(look);
+        transaction.executeWithoutResult(open -> {
+            read(store.path(id), mapping, counting, done -> store.advance(id, done));
+            if (look || counting.isBad()) {
+                open.setRollbackOnly();
+            }
+        });
+        return counting.outcome();
+    }
+
+    private void read(Path file, Mapping mapping, Counting counting, LongPredicate goesOn) {
+        Table table = tables.of(mapping.table());
+        try (CsvRows rows = new CsvRows(file)) {
+            Translation translation = new Translation(mapping, table.columns(), rows.header());
+            Table.Intake intake = table.intake(counting);
+            CsvRows.Line line = rows.next();
+            while (line != null) {
+                counting.row();
+                take(line, translation, intake, counting);
+                if (counting.rows() % TELL_EVERY == 0 && !goesOn.test(counting.rows())) {
+                    throw new CancelledException();
+                }
+                if (counting.outcome().badRows() >= GIVE_UP_AFTER) {
+                    counting.broken("The first " + GIVE_UP_AFTER
+                            + " bad lines are enough: the file is not read on. Look at how its columns are read.");
+                    return;
+                }
+                line = rows.next();
+            }
+            if (!counting.isBad() || counting.isLook()) {
+                intake.finish();
+            }
+            if (!goesOn.test(counting.rows())) {
+                throw new CancelledException();
+            }
+        } catch (CsvRows.UnreadableException broken) {
+            counting.broken(String.valueOf(broken.getMessage()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void take(CsvRows.Line line, Translation translation, Table.Intake intake, Counting counting) {
+        ObjectNode row;
+        try {
+            row = translation.row(line);
+        } catch (RowException refused) {
+            counting.wrong(line.number(), refused.wrong());
+            return;
+        }
+        intake.take(row, line.number());
+    }
+}

@@ -1,0 +1,257 @@
+package org.kindgirdle.server.exchange;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.exchange.ImportStore.ImportFile;
+import org.kindgirdle.server.exchange.ImportStore.State;
+import org.kindgirdle.server.problem.ProblemException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.security.concurrent.DelegatingSecurityContextRunnable;
+import org.springframework.stereotype.Service;
+
+/** Files on their way in: sent, looked through, and then taken whole or not at all. */
+@Service
+class Imports implements DisposableBean {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Imports.class);
+    private static final int SAMPLE_ROWS = 5;
+    private static final int MOST_VALUES = 200;
+
+    /** Rows in which a column's words are looked for. */
+    private static final int ROWS_FOR_VALUES = 200_000;
+
+    private final ImportStore store;
+    private final ImportWork work;
+    private final NurseryReader nurseries;
+    private final Tables tables;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor();
+
+    Imports(ImportStore store, ImportWork work, NurseryReader nurseries, Tables tables) {
+        this.store = store;
+        this.work = work;
+        this.nurseries = nurseries;
+        this.tables = tables;
+    }
+
+    /**
+     * A file and how far it is.
+     *
+     * @param header names of its columns; empty for a whole nursery
+     * @param sample its first rows
+     * @param mapping how it is read: as it was the last time, or as the names of its columns suggest
+     * @param remembered whether a file with such a header was taken in before
+     */
+    record ImportView(
+            UUID id,
+            String name,
+            boolean nursery,
+            long bytes,
+            State state,
+            long done,
+            boolean cancelled,
+            List<String> header,
+            List<List<String>> sample,
+            @Nullable Mapping mapping,
+            boolean remembered,
+            @Nullable Outcome outcome) {}
+
+    ImportView add(UUID id, String name, boolean nursery, InputStream in) {
+        if (store.find(id).isEmpty()) {
+            long bytes = store.keep(id, in);
+            store.add(id, name, nursery, bytes);
+        }
+        return view(id);
+    }
+
+    ImportView view(UUID id) {
+        ImportFile file = found(id);
+        if (file.nursery() || !Files.exists(store.path(id))) {
+            return view(file, List.of(), List.of(), null, false, file.outcome());
+        }
+        try (CsvRows rows = new CsvRows(store.path(id))) {
+            List<List<String>> sample = new ArrayList<>();
+            CsvRows.Line line = rows.next();
+            while (line != null && sample.size() < SAMPLE_ROWS) {
+                sample.add(line.cells());
+                line = rows.next();
+            }
+            Mapping known = store.remembered(hash(rows.header())).orElse(null);
+            Mapping mapping = file.mapping() != null
+                    ? file.mapping()
+                    : known != null ? known : Suggestion.of(rows.header(), tables.all());
+            return view(file, rows.header(), sample, mapping, known != null, file.outcome());
+        } catch (CsvRows.UnreadableException broken) {
+            return view(
+                    file,
+                    List.of(),
+                    List.of(),
+                    null,
+                    false,
+                    new Outcome(0, 0, 0, 0, 0, List.of(), String.valueOf(broken.getMessage())));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** How the columns of a file would be those of another table. */
+    Mapping suggestion(UUID id, String table) {
+        found(id);
+        try (CsvRows rows = new CsvRows(store.path(id))) {
+            return Suggestion.of(rows.header(), tables.of(table));
+        } catch (CsvRows.UnreadableException broken) {
+            throw ProblemException.invalid("file", "", "a CSV file", String.valueOf(broken.getMessage()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A word of a column, and in how many rows it stands. */
+    record WordCount(String word, long rows) {}
+
+    /** The words in one of the file's columns, the first two hundred. */
+    List<WordCount> words(UUID id, String column) {
+        found(id);
+        Map<String, Long> words = new LinkedHashMap<>();
+        try (CsvRows rows = new CsvRows(store.path(id))) {
+            int index = rows.header().indexOf(column);
+            if (index < 0) {
+                throw ProblemException.invalid("column", column, "a column of the file", "It has no such column.");
+            }
+            CsvRows.Line line = rows.next();
+            for (int i = 0; i < ROWS_FOR_VALUES && line != null; i++) {
+                String word = line.cells().get(index).strip();
+                if (!word.isEmpty() && (words.containsKey(word) || words.size() < MOST_VALUES)) {
+                    words.merge(word, 1L, Long::sum);
+                }
+                line = rows.next();
+            }
+        } catch (CsvRows.UnreadableException broken) {
+            throw ProblemException.invalid("file", "", "a CSV file", String.valueOf(broken.getMessage()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return words.entrySet().stream()
+                .map(one -> new WordCount(one.getKey(), one.getValue()))
+                .toList();
+    }
+
+    /** Looks through it, or takes it. It goes on by itself; {@link #view} says how far it is. */
+    ImportView begin(UUID id, @Nullable Mapping mapping, boolean look) {
+        ImportFile file = found(id);
+        if (file.state() == State.TAKEN) {
+            return view(id);
+        }
+        if (!file.nursery()) {
+            check(id, mapping);
+        }
+        if (!store.begin(id, look ? State.LOOKING : State.TAKING, mapping)) {
+            throw ProblemException.conflict(
+                    "The file is being worked on", "Wait until that is over, or stop it.", Map.of("id", id));
+        }
+        worker.submit(new DelegatingSecurityContextRunnable(() -> run(id, file.nursery(), mapping, look)));
+        return view(id);
+    }
+
+    private void check(UUID id, @Nullable Mapping mapping) {
+        if (mapping == null) {
+            throw ProblemException.invalid("table", "", "a table", "Say which table it is, and which column which.");
+        }
+        try (CsvRows rows = new CsvRows(store.path(id))) {
+            new Translation(mapping, tables.of(mapping.table()).columns(), rows.header());
+        } catch (CsvRows.UnreadableException broken) {
+            throw ProblemException.invalid("file", "", "a CSV file", String.valueOf(broken.getMessage()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void run(UUID id, boolean nursery, @Nullable Mapping mapping, boolean look) {
+        try {
+            Outcome outcome = nursery || mapping == null ? nurseries.run(id, look) : work.run(id, mapping, look);
+            if (look || !outcome.isGood()) {
+                store.end(id, State.LOOKED, outcome);
+                return;
+            }
+            store.end(id, State.TAKEN, outcome);
+            if (mapping != null) {
+                try (CsvRows rows = new CsvRows(store.path(id))) {
+                    store.remember(hash(rows.header()), mapping);
+                }
+            }
+        } catch (ImportWork.CancelledException cancelled) {
+            store.end(id, State.HERE, null);
+        } catch (IOException | RuntimeException failed) {
+            LOG.error("Import {} failed; nothing was written", id, failed);
+            store.end(id, State.FAILED, null);
+        }
+    }
+
+    void cancel(UUID id) {
+        store.cancel(found(id).id());
+    }
+
+    void drop(UUID id) {
+        ImportFile file = found(id);
+        if (file.state().isAtWork()) {
+            throw ProblemException.conflict("The file is being worked on", "Stop that first.", Map.of("id", id));
+        }
+        store.drop(id);
+    }
+
+    private ImportFile found(UUID id) {
+        return store.find(id).orElseThrow(() -> ProblemException.notFound("file", id));
+    }
+
+    private static ImportView view(
+            ImportFile file,
+            List<String> header,
+            List<List<String>> sample,
+            @Nullable Mapping mapping,
+            boolean remembered,
+            @Nullable Outcome outcome) {
+        return new ImportView(
+                file.id(),
+                file.name(),
+                file.nursery(),
+                file.bytes(),
+                file.state(),
+                file.done(),
+                file.cancelled(),
+                header,
+                sample,
+                mapping,
+                remembered,
+                outcome);
+    }
+
+    private static String hash(List<String> header) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256")
+                            .digest(String.join("\n", header).getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Override
+    public void destroy() {
+        worker.shutdownNow();
+    }
+}

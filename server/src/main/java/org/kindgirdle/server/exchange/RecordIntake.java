@@ -1,0 +1,303 @@
+package org.kindgirdle.server.exchange;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.layer.LayerRecord;
+import org.kindgirdle.core.set.LayerCode;
+import org.kindgirdle.server.exchange.RowException.Wrong;
+import org.kindgirdle.server.journal.Lives;
+import org.kindgirdle.server.journal.Loading;
+import org.kindgirdle.server.journal.RecordKind;
+import org.kindgirdle.server.problem.Readable;
+import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.time.BusinessClock;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Adds records to the journal. One that is here already stays as it is. */
+final class RecordIntake implements Table.Intake {
+
+    private static final int AT_ONCE = 2000;
+
+    private final House house;
+    private final Map<RecordKind, List<Shape.Place>> details;
+    private final long personId;
+    private final Instant latest;
+    private final Instant now;
+    private final JsonMapper json;
+    private final Tally tally;
+    private final Map<UUID, Row> held = new LinkedHashMap<>();
+    /** Layers that this file sets, while it is only looked through. */
+    private final Set<String> begun = new HashSet<>();
+
+    /** What the rows refer to, and where they go. */
+    record House(
+            Lives lives,
+            Loading loading,
+            Ref.Known people,
+            Ref.Known places,
+            Ref.Known mothers,
+            Ref.Known limbs,
+            Ref.Known recipes) {}
+
+    /** @param setting what a layer begins with; null but in a row that sets one */
+    private record Row(
+            long line,
+            String layer,
+            RecordKind kind,
+            Loading.Noted noted,
+            @Nullable Setting setting) {}
+
+    private record Setting(
+            UUID batchId, long motherId, @Nullable Long limbId, long recipeId, int recipeNumber) {}
+
+    RecordIntake(
+            House house,
+            Map<RecordKind, List<Shape.Place>> details,
+            long personId,
+            BusinessClock clock,
+            JsonMapper json,
+            Tally tally) {
+        this.house = house;
+        this.details = details;
+        this.personId = personId;
+        this.latest = clock.now();
+        this.now = clock.systemNow();
+        this.json = json;
+        this.tally = tally;
+    }
+
+    @Override
+    public void take(ObjectNode cells, long line) {
+        try {
+            Row row = row(cells, line);
+            Row twin = held.putIfAbsent(row.noted.id(), row);
+            if (twin != null) {
+                throw new RowException(RecordTable.ID, "Line " + twin.line + " has the same id.");
+            }
+        } catch (RowException refused) {
+            tally.wrong(line, refused.wrong());
+        }
+        if (held.size() >= AT_ONCE) {
+            finish();
+        }
+    }
+
+    @Override
+    public void finish() {
+        Set<String> codes = new HashSet<>();
+        held.values().forEach(row -> codes.add(row.layer));
+        Map<UUID, String> here = house.lives.layersOf(held.keySet());
+        codes.addAll(here.values());
+        Map<String, Lives.Life> layers = new HashMap<>();
+        house.lives.of(codes).forEach(life -> layers.put(life.code(), life));
+        Map<String, List<Row>> fresh = new LinkedHashMap<>();
+        Map<String, List<Row>> more = new LinkedHashMap<>();
+        for (Row row : held.values()) {
+            String layer = here.get(row.noted.id());
+            if (layer != null) {
+                compare(row, layer, layers.get(layer));
+            } else if (row.setting != null && (layers.containsKey(row.layer) || begun.contains(row.layer))) {
+                tally.wrong(
+                        row.line,
+                        List.of(new Wrong(
+                                RecordTable.LAYER,
+                                row.layer,
+                                "This layer is here already, and was set by another record. The records alone hold all there is"
+                                        + " to layers: take in either them or the layers.")));
+            } else {
+                (layers.containsKey(row.layer) || begun.contains(row.layer) ? more : fresh)
+                        .computeIfAbsent(row.layer, code -> new ArrayList<>())
+                        .add(row);
+                tally.count(Table.Fate.NEW);
+            }
+        }
+        held.clear();
+        write(fresh, more);
+    }
+
+    private void write(Map<String, List<Row>> fresh, Map<String, List<Row>> more) {
+        List<Loading.Whole> whole = new ArrayList<>();
+        fresh.forEach((code, rows) -> {
+            Setting setting = rows.stream()
+                    .map(Row::setting)
+                    .filter(one -> one != null)
+                    .findFirst()
+                    .orElse(null);
+            if (setting == null) {
+                tally.wrong(
+                        rows.get(0).line,
+                        List.of(new Wrong(
+                                RecordTable.LAYER,
+                                code,
+                                "There is no such layer here, and no row above this one sets it.")));
+                return;
+            }
+            begun.add(code);
+            List<Loading.Noted> records =
+                    new ArrayList<>(rows.stream().map(Row::noted).toList());
+            records.sort((a, b) -> a.at().compareTo(b.at()));
+            whole.add(new Loading.Whole(
+                    code,
+                    setting.batchId,
+                    setting.motherId,
+                    setting.limbId,
+                    setting.recipeId,
+                    setting.recipeNumber,
+                    records));
+        });
+        if (tally.isLook()) {
+            return;
+        }
+        if (!whole.isEmpty()) {
+            house.loading.load(whole);
+        }
+        if (!more.isEmpty()) {
+            house.loading.append(more.entrySet().stream()
+                    .map(one -> new Loading.More(
+                            one.getKey(),
+                            one.getValue().stream().map(Row::noted).toList()))
+                    .toList());
+        }
+    }
+
+    private void compare(Row row, String layer, Lives.@Nullable Life life) {
+        Lives.Entry known = life == null
+                ? null
+                : life.entries().stream()
+                        .filter(entry -> entry.event().id().equals(row.noted.id()))
+                        .findFirst()
+                        .orElse(null);
+        boolean same = known != null
+                && layer.equals(row.layer)
+                && known.event().what().equals(row.noted.what())
+                && known.event().occurredAt().equals(row.noted.at())
+                && known.note().equals(row.noted.note());
+        if (same) {
+            tally.count(Table.Fate.SAME);
+        } else {
+            tally.wrong(
+                    row.line,
+                    List.of(new Wrong(
+                            RecordTable.ID,
+                            "",
+                            "This record is here already, of layer " + layer
+                                    + ", with something else in it. The journal is only added to: a correction is a record of"
+                                    + " its own that names this one under corrects.")));
+        }
+    }
+
+    private Row row(ObjectNode cells, long line) {
+        List<Wrong> wrong = new ArrayList<>();
+        for (String needed : List.of(RecordTable.ID, RecordTable.LAYER, RecordTable.KIND, RecordTable.OCCURRED_AT)) {
+            if (text(cells, needed) == null) {
+                wrong.add(new Wrong(needed, "", "A record must have this."));
+            }
+        }
+        if (!wrong.isEmpty()) {
+            throw new RowException(wrong);
+        }
+        RecordKind kind = RecordKind.valueOf(need(cells, RecordTable.KIND));
+        String typed = need(cells, RecordTable.LAYER);
+        String layer = LayerCode.parse(typed)
+                .orElseThrow(() -> new RowException(RecordTable.LAYER, "This is no code of a layer, like 7KM-4X."));
+        Instant at = Instant.parse(need(cells, RecordTable.OCCURRED_AT));
+        if (at.isAfter(latest)) {
+            throw new RowException(RecordTable.OCCURRED_AT, "It can't have happened after " + latest + ".");
+        }
+        String recordedAt = text(cells, RecordTable.RECORDED_AT);
+        String by = text(cells, RecordTable.BY);
+        String corrects = text(cells, RecordTable.CORRECTS);
+        Loading.Noted noted = new Loading.Noted(
+                UUID.fromString(need(cells, RecordTable.ID)),
+                at,
+                recordedAt == null ? now : Instant.parse(recordedAt),
+                cells.path(RecordTable.CLOCK_OFFSET_DAYS).asInt(0),
+                by == null ? personId : house.people.id(RecordTable.BY, by),
+                corrects == null ? null : UUID.fromString(corrects),
+                details(kind, cells),
+                cells.path(RecordTable.NOTE).asString(""),
+                said(cells));
+        return new Row(line, layer, kind, noted, kind == RecordKind.SET ? setting(cells) : null);
+    }
+
+    private static Loading.@Nullable Dates said(ObjectNode cells) {
+        LocalDate q10 = date(cells, RecordTable.READY10_ON);
+        LocalDate q50 = date(cells, RecordTable.READY50_ON);
+        LocalDate q90 = date(cells, RecordTable.READY90_ON);
+        return q10 == null && q50 == null && q90 == null ? null : new Loading.Dates(q10, q50, q90);
+    }
+
+    private Setting setting(ObjectNode cells) {
+        String mother = text(cells, RecordTable.MOTHER);
+        String recipe = text(cells, RecordTable.RECIPE);
+        if (mother == null || recipe == null) {
+            throw new RowException(
+                    mother == null ? RecordTable.MOTHER : RecordTable.RECIPE,
+                    "A record that sets a layer says on which mother and with which recipe.");
+        }
+        String batch = text(cells, RecordTable.BATCH);
+        String limb = text(cells, RecordTable.LIMB);
+        return new Setting(
+                batch == null ? UUID.fromString(need(cells, RecordTable.ID)) : UUID.fromString(batch),
+                house.mothers.id(RecordTable.MOTHER, mother),
+                limb == null ? null : house.limbs.id(RecordTable.LIMB, limb),
+                house.recipes.id(RecordTable.RECIPE, recipe),
+                cells.path(RecordTable.RECIPE_VERSION).asInt(1));
+    }
+
+    private LayerRecord details(RecordKind kind, ObjectNode cells) {
+        ObjectNode tree = json.createObjectNode();
+        for (Shape.Place place : details.getOrDefault(kind, List.of())) {
+            JsonNode value = cells.get(place.column().name());
+            boolean empty = value == null || value.isNull();
+            if (!empty) {
+                tree.set(
+                        place.field(),
+                        place.ref() == null
+                                ? value
+                                : json.getNodeFactory()
+                                        .numberNode(
+                                                house.places.id(place.column().name(), value.asString())));
+            } else if (place.column().kind() == Column.Kind.CODES) {
+                tree.putArray(place.field());
+            }
+        }
+        try {
+            return json.treeToValue(tree, Lives.type(kind));
+        } catch (JacksonException unreadable) {
+            Violation why = Readable.violation(unreadable);
+            throw new RowException(
+                    Shape.snake(why.field()),
+                    Character.toUpperCase(why.message().charAt(0))
+                            + why.message().substring(1) + ".");
+        }
+    }
+
+    private static @Nullable LocalDate date(ObjectNode cells, String column) {
+        String text = text(cells, column);
+        return text == null ? null : LocalDate.parse(text);
+    }
+
+    private static String need(ObjectNode cells, String column) {
+        return String.valueOf(text(cells, column));
+    }
+
+    private static @Nullable String text(ObjectNode cells, String column) {
+        JsonNode value = cells.get(column);
+        return value == null || value.isNull() || value.asString().isBlank()
+                ? null
+                : value.asString().strip();
+    }
+}

@@ -1,0 +1,95 @@
+package org.kindgirdle.server.exchange;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.kindgirdle.server.nursery.LimbView;
+import org.kindgirdle.server.nursery.Limbs;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.Mothers;
+import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.security.People;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/** The rows that others refer to, by the names on their tags. */
+@Component
+class Refs {
+
+    private final Ref places;
+    private final Ref mothers;
+    private final Ref recipes;
+    private final Ref limbs;
+    private final Ref people;
+    private final Ref trials;
+    private final Ref layers;
+
+    Refs(Nursery nursery, Mothers mothers, Limbs limbs, People people, JdbcTemplate jdbc) {
+        this.places = new Ref(
+                "place",
+                () -> nursery.places().stream()
+                        .collect(Collectors.toMap(one -> Objects.requireNonNull(one.id()), PlaceView::name)));
+        this.mothers = new Ref(
+                "mother",
+                () -> mothers.all().stream()
+                        .collect(Collectors.toMap(one -> Objects.requireNonNull(one.id()), MotherView::code)));
+        this.recipes = new Ref(
+                "recipe",
+                () -> nursery.recipes().stream()
+                        .collect(Collectors.toMap(one -> Objects.requireNonNull(one.id()), RecipeView::name)));
+        this.limbs = new Ref("limb", () -> {
+            var codes = this.mothers.now();
+            return limbs.all().stream()
+                    .collect(Collectors.toMap(one -> Objects.requireNonNull(one.id()), one -> limb(codes, one)));
+        });
+        this.people = new Ref(
+                "person",
+                () -> people.all().stream().collect(Collectors.toMap(People.PersonView::id, People.PersonView::name)));
+        this.trials = new Ref("trial", () -> names(jdbc, "select id, name from trial"));
+        this.layers = new Ref("layer", () -> names(jdbc, "select id, code from layer"));
+    }
+
+    private static Map<Long, String> names(JdbcTemplate jdbc, String select) {
+        Map<Long, String> names = new HashMap<>();
+        jdbc.query(select, row -> {
+            names.put(row.getLong(1), row.getString(2));
+        });
+        return names;
+    }
+
+    private static String limb(Ref.Known mothers, LimbView limb) {
+        return mothers.name(limb.motherId()) + "/" + limb.name();
+    }
+
+    Ref places() {
+        return places;
+    }
+
+    Ref mothers() {
+        return mothers;
+    }
+
+    Ref recipes() {
+        return recipes;
+    }
+
+    /** As {@code FJ-01/north arm}: a limb's name is its mother's own. */
+    Ref limbs() {
+        return limbs;
+    }
+
+    Ref people() {
+        return people;
+    }
+
+    Ref trials() {
+        return trials;
+    }
+
+    Ref layers() {
+        return layers;
+    }
+}

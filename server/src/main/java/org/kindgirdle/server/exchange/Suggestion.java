@@ -1,0 +1,111 @@
+package org.kindgirdle.server.exchange;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.exchange.Mapping.ColumnSource;
+
+/** Guesses which column of a file is which of a table, by their names. What it guesses is shown, and can be changed. */
+final class Suggestion {
+
+    /** What growers write over their columns, by the words of ours. */
+    private static final Map<String, Set<String>> WORDS = Map.ofEntries(
+            Map.entry(
+                    "set_on",
+                    Set.of("set", "date set", "date", "layered", "layered on", "date layered", "ringed", "started")),
+            Map.entry("severed_on", Set.of("cut", "cut off", "severed", "date cut", "date severed")),
+            Map.entry("potted_on", Set.of("potted", "date potted", "potted up")),
+            Map.entry("full_on", Set.of("rooted", "date rooted", "rooted on", "full")),
+            Map.entry("released_on", Set.of("sold", "released", "date sold", "out")),
+            Map.entry("lost_on", Set.of("died", "dead", "lost", "date lost", "date died")),
+            Map.entry("loss_cause", Set.of("cause", "why", "reason", "cause of loss", "cause of death")),
+            Map.entry("label", Set.of("tag", "label", "no", "nr", "number", "tag no", "label no")),
+            Map.entry("mother", Set.of("mother", "plant", "parent", "stock plant", "tree", "mother plant")),
+            Map.entry("recipe", Set.of("recipe", "method", "treatment")),
+            Map.entry("diameter_mm", Set.of("diameter", "diam", "thickness", "dia")),
+            Map.entry("ring_mm", Set.of("ring", "ring width", "width")),
+            Map.entry("hand", Set.of("by", "who", "hand", "initials", "grower")),
+            Map.entry("note", Set.of("note", "notes", "remarks", "comment", "comments")),
+            Map.entry("code", Set.of("code")),
+            Map.entry("variety", Set.of("variety", "cultivar")),
+            Map.entry("on", Set.of("date", "day")),
+            Map.entry("min_c", Set.of("min", "tmin", "minimum", "low")),
+            Map.entry("max_c", Set.of("max", "tmax", "maximum", "high")));
+
+    private Suggestion() {}
+
+    /** The table that the most columns of a file fit, with how they do. */
+    static Mapping of(List<String> header, List<Table> tables) {
+        return tables.stream()
+                .map(table -> of(header, table))
+                .max(Comparator.comparingDouble(mapping -> score(mapping, tables)))
+                .orElseThrow();
+    }
+
+    static Mapping of(List<String> header, Table table) {
+        List<ColumnSource> columns = new ArrayList<>();
+        Set<String> taken = new HashSet<>();
+        for (Column column : table.columns()) {
+            if (!column.readOnly() && header.contains(column.name()) && taken.add(column.name())) {
+                columns.add(new ColumnSource(column.name(), column.name(), null, null, null, Map.of()));
+            }
+        }
+        for (Column column : table.columns()) {
+            boolean known = columns.stream().anyMatch(one -> one.column().equals(column.name()));
+            if (column.readOnly() || known) {
+                continue;
+            }
+            header.stream()
+                    .filter(name -> !name.isBlank() && !taken.contains(name) && fits(column, name))
+                    .findFirst()
+                    .ifPresent(name -> {
+                        taken.add(name);
+                        columns.add(new ColumnSource(column.name(), name, null, unit(name), null, Map.of()));
+                    });
+        }
+        return new Mapping(table.name(), columns, false);
+    }
+
+    private static double score(Mapping mapping, List<Table> tables) {
+        Table table = tables.stream()
+                .filter(one -> one.name().equals(mapping.table()))
+                .findFirst()
+                .orElseThrow();
+        long needed = table.columns().stream().filter(Column::needed).count();
+        long met = table.columns().stream()
+                .filter(column -> column.needed()
+                        && mapping.columns().stream()
+                                .anyMatch(one -> one.column().equals(column.name())))
+                .count();
+        // a table whose every needed column is there beats one that shares a few names with the file
+        return mapping.columns().size() + (needed == 0 ? 0 : 10.0 * met / needed);
+    }
+
+    private static boolean fits(Column column, String name) {
+        String plain = plain(name);
+        return plain.equals(plain(column.name()))
+                || WORDS.getOrDefault(column.name(), Set.of()).contains(plain);
+    }
+
+    /** Without its unit: "Diameter (in)" is "diameter". */
+    private static String plain(String name) {
+        return name.toLowerCase(Locale.ROOT)
+                .replaceAll("\\(.*?\\)|\\[.*?\\]", "")
+                .replaceAll("[_.#:]+", " ")
+                .replaceAll("\\s+", " ")
+                .strip();
+    }
+
+    private static @Nullable String unit(String name) {
+        Matcher unit = Pattern.compile("[(\\[](mm|cm|in|m|ml|l|fl oz|gal|g|kg|oz|lb|c|f)[)\\]]")
+                .matcher(name.toLowerCase(Locale.ROOT));
+        return unit.find() ? unit.group(1) : null;
+    }
+}

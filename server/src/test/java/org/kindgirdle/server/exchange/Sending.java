@@ -1,0 +1,98 @@
+package org.kindgirdle.server.exchange;
+
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.harness.Client;
+import tools.jackson.databind.JsonNode;
+
+/** Sends files as the page of imports does. */
+final class Sending {
+
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
+
+    private final Client client;
+
+    Sending(Client client) {
+        this.client = client;
+    }
+
+    String table(String name) {
+        return new String(client.get("/api/v1/tables/" + name).expect(200).bytes(), StandardCharsets.UTF_8);
+    }
+
+    byte[] nurseryFile() {
+        return client.get("/api/v1/nursery-file").expect(200).bytes();
+    }
+
+    UUID csv(String text) {
+        return csv(text, StandardCharsets.UTF_8);
+    }
+
+    UUID csv(String text, Charset charset) {
+        UUID id = UUID.randomUUID();
+        client.putFile("/api/v1/imports/" + id + "?name=old.csv", "text/csv", text.getBytes(charset))
+                .expect(201);
+        return id;
+    }
+
+    UUID nursery(byte[] file) {
+        UUID id = UUID.randomUUID();
+        client.putFile("/api/v1/imports/" + id + "?name=nursery.json", "application/json", file)
+                .expect(201);
+        return id;
+    }
+
+    JsonNode view(UUID id) {
+        return client.get("/api/v1/imports/" + id).expect(200).body();
+    }
+
+    /** How a table's own file is read. */
+    JsonNode suggested(UUID id, String table) {
+        return client.post("/api/v1/imports/" + id + "/suggestions", Map.of("table", table))
+                .expect(200)
+                .body();
+    }
+
+    JsonNode look(UUID id, @Nullable Object mapping) {
+        return work(id, "looks", mapping, "");
+    }
+
+    JsonNode take(UUID id, @Nullable Object mapping) {
+        return work(id, "takings", mapping, "");
+    }
+
+    JsonNode take(UUID id, @Nullable Object mapping, String nursery) {
+        return work(id, "takings", mapping, nursery);
+    }
+
+    private JsonNode work(UUID id, String what, @Nullable Object mapping, String nursery) {
+        Map<String, Object> how = new HashMap<>();
+        if (mapping != null) {
+            how.put("mapping", mapping);
+        }
+        if (!nursery.isEmpty()) {
+            how.put("nursery", nursery);
+        }
+        client.post("/api/v1/imports/" + id + "/" + what, how).expect(202);
+        return over(id);
+    }
+
+    /** Waits until nothing is at work on it. */
+    JsonNode over(UUID id) {
+        long until = System.nanoTime() + PATIENCE.toNanos();
+        JsonNode view = view(id);
+        while (view.path("state").asString().matches("LOOKING|TAKING")) {
+            if (System.nanoTime() > until) {
+                throw new AssertionError("not over: " + view);
+            }
+            Thread.onSpinWait();
+            view = view(id);
+        }
+        return view;
+    }
+}
