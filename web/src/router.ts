@@ -104,6 +104,19 @@ export const router = createRouter({
     },
     { path: '/house', name: 'house', component: () => import('./house/House.vue'), meta: { title: 'House' } },
     {
+      path: '/house/records',
+      name: 'records',
+      component: () => import('./house/exchange/RecordsInOut.vue'),
+      meta: { title: 'Records in and out', under: 'house' },
+    },
+    {
+      path: '/house/records/:fileId',
+      name: 'import',
+      component: () => import('./house/exchange/ImportPage.vue'),
+      props: true,
+      meta: { title: 'A file', under: 'house' },
+    },
+    {
       path: '/device',
       name: 'device',
       component: () => import('./shared/device/DevicePage.vue'),

@@ -97,6 +97,9 @@ const houseSaved = () => saved(null)
       :href="`#${id}`"
       >{{ text }}</a
     >
+    <RouterLink class="link inline-flex min-h-10 items-center font-bold" :to="{ name: 'records' }"
+      >Records in and out</RouterLink
+    >
   </nav>
   <ProblemNote :problem="site.error.value" @retry="site.refetch()" />
 

@@ -9,6 +9,7 @@ create table import_file (
     state varchar(12) not null,
     done bigint not null,
     cancelled boolean not null,
+    head longtext not null check (json_valid(head)),
     mapping longtext check (json_valid(mapping)),
     outcome longtext check (json_valid(outcome)),
     constraint import_file_state check (state in ('HERE', 'LOOKING', 'LOOKED', 'TAKING', 'TAKEN', 'FAILED')),

@@ -14,13 +14,17 @@ import org.kindgirdle.server.harness.MariaDbServer;
 /** The application laid out as {@code kg} does it, from the jar that was just built. */
 final class Installed {
 
+    /**
+     * No application of the tests lives long enough to earn back what the optimising compiler costs; one that is
+     * measured has it.
+     */
+    static final String COMPILER =
+            Boolean.getBoolean("kindgirdle.measured") ? "-XX:+TieredCompilation" : "-XX:TieredStopAtLevel=1";
+
     /** Which jar it is. */
     static final String EDITION = edition();
 
     static final Path FOLDER = layOut();
-
-    /** No application of the tests lives long enough to earn back what the optimising compiler costs. */
-    static final String COMPILER = "-XX:TieredStopAtLevel=1";
 
     private static final String CLASSES = "classes.jsa";
 

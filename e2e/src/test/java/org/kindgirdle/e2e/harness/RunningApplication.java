@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Duration;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -125,6 +126,21 @@ public final class RunningApplication implements AutoCloseable {
             throw new UncheckedIOException(e);
         }
         awaitReady();
+    }
+
+    /** What the process takes of the machine's memory, in MB. */
+    public long residentMegabytes() {
+        try {
+            long pid = Objects.requireNonNull(process).pid();
+            return Files.readAllLines(Path.of("/proc/" + pid + "/status")).stream()
+                            .filter(line -> line.startsWith("VmRSS"))
+                            .mapToLong(line -> Long.parseLong(line.replaceAll("\\D", "")))
+                            .findFirst()
+                            .orElse(0)
+                    / 1024;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** As a power cut would end it. */

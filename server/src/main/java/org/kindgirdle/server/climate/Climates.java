@@ -34,9 +34,6 @@ public class Climates {
 
     private static final int KEPT = 400;
 
-    /** Rings older than this many years before the year asked for are not looked up. */
-    private static final int YEARS_BACK = 5;
-
     private final Map<Key, ThermalSums> sums = Collections.synchronizedMap(new LinkedHashMap<>(64, .75f, true) {
         @Override
         protected boolean removeEldestEntry(Map.Entry<Key, ThermalSums> eldest) {
@@ -61,11 +58,12 @@ public class Climates {
             CardinalTemperatures cardinals,
             @Nullable DaysOfYear leafless,
             Cover cover,
+            int from,
             int year,
             String weather) {
 
         Key ofAnyWeather() {
-            return new Key(rules, siteVersion, place, placeVersion, cardinals, leafless, cover, year, "");
+            return new Key(rules, siteVersion, place, placeVersion, cardinals, leafless, cover, from, year, "");
         }
     }
 
@@ -103,7 +101,11 @@ public class Climates {
         return frosts == null ? null : frosts.calendar();
     }
 
-    /** The thermal sums of a species at a place under a cover, for rings from five years back to next year's end. */
+    /**
+     * The thermal sums of a species at a place under a cover, for rings of some years to the end of the next.
+     *
+     * @param fromYear of the oldest ring that is looked up
+     */
     public ThermalSums sums(
             HouseRules rules,
             SiteView site,
@@ -111,6 +113,7 @@ public class Climates {
             PlaceClimate climate,
             SpeciesProfile species,
             Cover cover,
+            int fromYear,
             LocalDate today,
             KnownWeather weather) {
         Exposure exposure = place.exposure();
@@ -123,6 +126,7 @@ public class Climates {
                 species.cardinals(),
                 leafless,
                 cover,
+                fromYear,
                 today.getYear(),
                 weather.stamp());
         ThermalSums known = sums.get(key);
@@ -136,7 +140,7 @@ public class Climates {
                 exposure,
                 cover,
                 leafless,
-                LocalDate.of(today.getYear() - YEARS_BACK, 1, 1),
+                LocalDate.of(fromYear, 1, 1),
                 LocalDate.of(today.getYear() + 1, 12, 31),
                 newest.get(key.ofAnyWeather()));
         newest.put(key.ofAnyWeather(), new ThermalSums.Earlier(built, climate));

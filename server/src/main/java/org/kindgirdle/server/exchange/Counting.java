@@ -62,6 +62,10 @@ final class Counting implements Tally {
         return !badLines.isEmpty() || !broken.isEmpty();
     }
 
+    long badRows() {
+        return badLines.size();
+    }
+
     long rows() {
         return rows;
     }

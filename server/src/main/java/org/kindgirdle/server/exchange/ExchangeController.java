@@ -32,6 +32,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.filter.ShallowEtagHeaderFilter;
 
 /** The records in and out over HTTP. */
 @RestController
@@ -106,8 +107,9 @@ class ExchangeController {
     /** A table as CSV. */
     @GetMapping(value = "/tables/{name}", produces = "text/csv")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv"))
-    void table(@PathVariable String name, HttpServletResponse response) throws IOException {
+    void table(@PathVariable String name, HttpServletRequest request, HttpServletResponse response) throws IOException {
         Table table = tables.of(name);
+        streamed(request);
         response.setContentType(CSV);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"");
         BufferedWriter to =
@@ -119,10 +121,16 @@ class ExchangeController {
     /** The whole nursery in one file. */
     @GetMapping(value = "/nursery-file", produces = MediaType.APPLICATION_JSON_VALUE)
     @ApiResponse(responseCode = "200", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE))
-    void nurseryFile(HttpServletResponse response) throws IOException {
+    void nurseryFile(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        streamed(request);
         response.setContentType(MediaType.APPLICATION_JSON_VALUE);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"nursery.json\"");
         nurseries.write(new BufferedOutputStream(response.getOutputStream(), BUFFER));
+    }
+
+    /** What is larger than the memory is sent as it is made, and gets no ETag. */
+    private static void streamed(HttpServletRequest request) {
+        ShallowEtagHeaderFilter.disableContentCaching(request);
     }
 
     /** Sends a file: a table as {@code text/csv}, a whole nursery as {@code application/json}. */

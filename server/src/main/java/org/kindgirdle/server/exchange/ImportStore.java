@@ -72,6 +72,15 @@ class ImportStore implements BeforeServing {
     }
 
     /**
+     * What a file begins with.
+     *
+     * @param header names of its columns; empty for a whole nursery, and where there is none
+     * @param sample its first rows
+     * @param broken why it can't be read; empty if it can
+     */
+    record Head(List<String> header, List<List<String>> sample, String broken) {}
+
+    /**
      * A file.
      *
      * @param nursery whether it is a whole nursery, and not a table
@@ -85,6 +94,7 @@ class ImportStore implements BeforeServing {
             State state,
             long done,
             boolean cancelled,
+            Head head,
             @Nullable Mapping mapping,
             @Nullable Outcome outcome) {}
 
@@ -120,22 +130,23 @@ class ImportStore implements BeforeServing {
     }
 
     @Transactional
-    public void add(UUID id, String name, boolean nursery, long bytes) {
+    public void add(UUID id, String name, boolean nursery, long bytes, Head head) {
         jdbc.update(
-                "insert ignore into import_file (id, person_id, name, nursery, bytes, made_at, state, done, cancelled)"
-                        + " values (?, ?, ?, ?, ?, ?, 'HERE', 0, false)",
+                "insert ignore into import_file (id, person_id, name, nursery, bytes, made_at, state, done, cancelled,"
+                        + " head) values (?, ?, ?, ?, ?, ?, 'HERE', 0, false, ?)",
                 id.toString(),
                 person.id(),
                 name,
                 nursery,
                 bytes,
-                LocalDateTime.ofInstant(clock.systemNow(), ZoneOffset.UTC));
+                LocalDateTime.ofInstant(clock.systemNow(), ZoneOffset.UTC),
+                json.writeValueAsString(head));
     }
 
     Optional<ImportFile> find(UUID id) {
         return jdbc
                 .query(
-                        "select id, name, nursery, bytes, state, done, cancelled, mapping, outcome from import_file"
+                        "select id, name, nursery, bytes, state, done, cancelled, head, mapping, outcome from import_file"
                                 + " where id = ?",
                         this::file,
                         id.toString())
@@ -154,6 +165,7 @@ class ImportStore implements BeforeServing {
                 State.valueOf(row.getString("state")),
                 row.getLong("done"),
                 row.getBoolean("cancelled"),
+                json.readValue(row.getString("head"), Head.class),
                 mapping == null ? null : json.readValue(mapping, Mapping.class),
                 outcome == null ? null : json.readValue(outcome, Outcome.class));
     }

@@ -56,7 +56,7 @@ class ImportWork {
                 if (counting.rows() % TELL_EVERY == 0 && !goesOn.test(counting.rows())) {
                     throw new CancelledException();
                 }
-                if (counting.outcome().badRows() >= GIVE_UP_AFTER) {
+                if (counting.badRows() >= GIVE_UP_AFTER) {
                     counting.broken("The first " + GIVE_UP_AFTER
                             + " bad lines are enough: the file is not read on. Look at how its columns are read.");
                     return;

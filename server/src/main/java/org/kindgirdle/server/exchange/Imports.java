@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
@@ -16,6 +15,7 @@ import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.exchange.ImportStore.Head;
 import org.kindgirdle.server.exchange.ImportStore.ImportFile;
 import org.kindgirdle.server.exchange.ImportStore.State;
 import org.kindgirdle.server.problem.ProblemException;
@@ -74,16 +74,12 @@ class Imports implements DisposableBean {
     ImportView add(UUID id, String name, boolean nursery, InputStream in) {
         if (store.find(id).isEmpty()) {
             long bytes = store.keep(id, in);
-            store.add(id, name, nursery, bytes);
+            store.add(id, name, nursery, bytes, nursery ? new Head(List.of(), List.of(), "") : head(id));
         }
         return view(id);
     }
 
-    ImportView view(UUID id) {
-        ImportFile file = found(id);
-        if (file.nursery() || !Files.exists(store.path(id))) {
-            return view(file, List.of(), List.of(), null, false, file.outcome());
-        }
+    private Head head(UUID id) {
         try (CsvRows rows = new CsvRows(store.path(id))) {
             List<List<String>> sample = new ArrayList<>();
             CsvRows.Line line = rows.next();
@@ -91,34 +87,32 @@ class Imports implements DisposableBean {
                 sample.add(line.cells());
                 line = rows.next();
             }
-            Mapping known = store.remembered(hash(rows.header())).orElse(null);
-            Mapping mapping = file.mapping() != null
-                    ? file.mapping()
-                    : known != null ? known : Suggestion.of(rows.header(), tables.all());
-            return view(file, rows.header(), sample, mapping, known != null, file.outcome());
+            return new Head(rows.header(), sample, "");
         } catch (CsvRows.UnreadableException broken) {
-            return view(
-                    file,
-                    List.of(),
-                    List.of(),
-                    null,
-                    false,
-                    new Outcome(0, 0, 0, 0, 0, List.of(), String.valueOf(broken.getMessage())));
+            return new Head(List.of(), List.of(), String.valueOf(broken.getMessage()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
+    ImportView view(UUID id) {
+        ImportFile file = found(id);
+        Head head = file.head();
+        Outcome outcome =
+                head.broken().isEmpty() ? file.outcome() : new Outcome(0, 0, 0, 0, 0, List.of(), head.broken());
+        if (head.header().isEmpty()) {
+            return view(file, null, false, outcome);
+        }
+        Mapping known = store.remembered(hash(head.header())).orElse(null);
+        Mapping mapping = file.mapping() != null
+                ? file.mapping()
+                : known != null ? known : Suggestion.of(head.header(), tables.all());
+        return view(file, mapping, known != null, outcome);
+    }
+
     /** How the columns of a file would be those of another table. */
     Mapping suggestion(UUID id, String table) {
-        found(id);
-        try (CsvRows rows = new CsvRows(store.path(id))) {
-            return Suggestion.of(rows.header(), tables.of(table));
-        } catch (CsvRows.UnreadableException broken) {
-            throw ProblemException.invalid("file", "", "a CSV file", String.valueOf(broken.getMessage()));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Suggestion.of(readable(id).header(), tables.of(table));
     }
 
     /** A word of a column, and in how many rows it stands. */
@@ -172,13 +166,17 @@ class Imports implements DisposableBean {
         if (mapping == null) {
             throw ProblemException.invalid("table", "", "a table", "Say which table it is, and which column which.");
         }
-        try (CsvRows rows = new CsvRows(store.path(id))) {
-            new Translation(mapping, tables.of(mapping.table()).columns(), rows.header());
-        } catch (CsvRows.UnreadableException broken) {
-            throw ProblemException.invalid("file", "", "a CSV file", String.valueOf(broken.getMessage()));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        // refuses what does not fit
+        new Translation(
+                mapping, tables.of(mapping.table()).columns(), readable(id).header());
+    }
+
+    private Head readable(UUID id) {
+        Head head = found(id).head();
+        if (head.header().isEmpty()) {
+            throw ProblemException.invalid("file", "", "a CSV file with a header", head.broken());
         }
+        return head;
     }
 
     private void run(UUID id, boolean nursery, @Nullable Mapping mapping, boolean look) {
@@ -190,13 +188,11 @@ class Imports implements DisposableBean {
             }
             store.end(id, State.TAKEN, outcome);
             if (mapping != null) {
-                try (CsvRows rows = new CsvRows(store.path(id))) {
-                    store.remember(hash(rows.header()), mapping);
-                }
+                store.remember(hash(found(id).head().header()), mapping);
             }
         } catch (ImportWork.CancelledException cancelled) {
             store.end(id, State.HERE, null);
-        } catch (IOException | RuntimeException failed) {
+        } catch (RuntimeException failed) {
             LOG.error("Import {} failed; nothing was written", id, failed);
             store.end(id, State.FAILED, null);
         }
@@ -219,12 +215,7 @@ class Imports implements DisposableBean {
     }
 
     private static ImportView view(
-            ImportFile file,
-            List<String> header,
-            List<List<String>> sample,
-            @Nullable Mapping mapping,
-            boolean remembered,
-            @Nullable Outcome outcome) {
+            ImportFile file, @Nullable Mapping mapping, boolean remembered, @Nullable Outcome outcome) {
         return new ImportView(
                 file.id(),
                 file.name(),
@@ -233,8 +224,8 @@ class Imports implements DisposableBean {
                 file.state(),
                 file.done(),
                 file.cancelled(),
-                header,
-                sample,
+                file.head().header(),
+                file.head().sample(),
                 mapping,
                 remembered,
                 outcome);

@@ -44,7 +44,6 @@ import tools.jackson.databind.node.ObjectNode;
 final class LayerIntake implements Table.Intake {
 
     private static final int AT_ONCE = 500;
-    private static final LocalDate EARLIEST = LocalDate.of(1900, 1, 1);
     private static final LocalTime MORNING = LocalTime.of(8, 0);
 
     /** What is added to a layer that is here; anything else about it is mended on its page. */
@@ -426,8 +425,9 @@ final class LayerIntake implements Table.Intake {
     private void checkOrder(List<Deed> deeds, LocalDate setOn) {
         LocalDate before = setOn;
         String last = LayerTable.SET_ON;
-        if (setOn.isBefore(EARLIEST) || setOn.isAfter(today)) {
-            throw new RowException(LayerTable.SET_ON, "It must be from " + EARLIEST + " to today, " + today + ".");
+        LocalDate earliest = today.minusYears(Loading.MOST_YEARS_BACK);
+        if (setOn.isBefore(earliest) || setOn.isAfter(today)) {
+            throw new RowException(LayerTable.SET_ON, "It must be from " + earliest + " to today, " + today + ".");
         }
         Set<String> done = new HashSet<>();
         for (Deed deed : deeds) {

@@ -131,6 +131,8 @@ class NurseryReader {
         }
         jdbc.execute("set foreign_key_checks = 1");
         jdbc.update("delete from command");
+        jdbc.update("update layer l set set_on ="
+                + " coalesce((select min(e.on_date) from layer_event e where e.layer_id = l.id), l.set_on)");
         long rows = counting.rows();
         if (!made(id, rows, counting)) {
             throw new ImportWork.CancelledException();

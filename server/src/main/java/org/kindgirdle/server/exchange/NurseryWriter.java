@@ -93,7 +93,7 @@ class NurseryWriter {
                 out.writeString(row.getObject(index, LocalDateTime.class)
                         .toInstant(ZoneOffset.UTC)
                         .toString());
-            case JSON -> json.writeTree(out, json.readTree(row.getString(index)));
+            case JSON -> out.writePOJO(json.readTree(row.getString(index)));
             default -> out.writeString(row.getString(index));
         }
     }

@@ -33,6 +33,7 @@ final class RecordIntake implements Table.Intake {
     private final House house;
     private final Map<RecordKind, List<Shape.Place>> details;
     private final long personId;
+    private final Instant earliest;
     private final Instant latest;
     private final Instant now;
     private final JsonMapper json;
@@ -73,6 +74,10 @@ final class RecordIntake implements Table.Intake {
         this.details = details;
         this.personId = personId;
         this.latest = clock.now();
+        this.earliest = clock.today()
+                .minusYears(Loading.MOST_YEARS_BACK)
+                .atStartOfDay(clock.zone())
+                .toInstant();
         this.now = clock.systemNow();
         this.json = json;
         this.tally = tally;
@@ -213,8 +218,8 @@ final class RecordIntake implements Table.Intake {
         String layer = LayerCode.parse(typed)
                 .orElseThrow(() -> new RowException(RecordTable.LAYER, "This is no code of a layer, like 7KM-4X."));
         Instant at = Instant.parse(need(cells, RecordTable.OCCURRED_AT));
-        if (at.isAfter(latest)) {
-            throw new RowException(RecordTable.OCCURRED_AT, "It can't have happened after " + latest + ".");
+        if (at.isAfter(latest) || at.isBefore(earliest)) {
+            throw new RowException(RecordTable.OCCURRED_AT, "It must be from " + earliest + " to " + latest + ".");
         }
         String recordedAt = text(cells, RecordTable.RECORDED_AT);
         String by = text(cells, RecordTable.BY);

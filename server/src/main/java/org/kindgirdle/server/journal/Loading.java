@@ -3,7 +3,9 @@ package org.kindgirdle.server.journal;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -31,11 +33,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Loading {
 
+    /** Warmth is reckoned from a layer's first day on: it is known for so many years back. */
+    public static final int MOST_YEARS_BACK = 25;
+
     /** Layers that are held in memory at once. */
     private static final int AT_ONCE = 500;
 
     private final LayerRepository layers;
-    private final LayerEventRepository events;
     private final Journals journals;
     private final RecordCodec codec;
     private final Snapshots snapshots;
@@ -46,7 +50,6 @@ public class Loading {
 
     Loading(
             LayerRepository layers,
-            LayerEventRepository events,
             Journals journals,
             RecordCodec codec,
             Snapshots snapshots,
@@ -55,7 +58,6 @@ public class Loading {
             NurseryLock lock,
             EntityManager entities) {
         this.layers = layers;
-        this.events = events;
         this.journals = journals;
         this.codec = codec;
         this.snapshots = snapshots;
@@ -123,9 +125,15 @@ public class Loading {
     /** Appends them all. @return their codes, in order */
     @Transactional(propagation = Propagation.MANDATORY)
     public List<String> load(List<Whole> all) {
+        if (all.isEmpty()) {
+            return List.of();
+        }
         lock.share();
-        NurserySnapshot nursery = snapshots.take();
         ZoneId zone = clock.zone();
+        NurserySnapshot nursery = snapshots.takeSince(all.stream()
+                .map(one -> LocalDate.ofInstant(one.records().get(0).at(), zone))
+                .min(LocalDate::compareTo)
+                .orElseThrow());
         int[] numbers = numbers(all);
         List<String> codes = new ArrayList<>();
         for (int from = 0; from < all.size(); from += AT_ONCE) {
@@ -160,8 +168,7 @@ public class Loading {
             Projections.write(layer, Projections.of(layer, journal, nursery), journal.size(), nursery);
         }
         layers.flush();
-        events.saveAll(fresh);
-        entities.flush();
+        insert(fresh);
         entities.clear();
     }
 
@@ -216,8 +223,34 @@ public class Loading {
         }
         // the rows refer to one another by number only: layers must be there before their records
         layers.flush();
-        events.saveAll(records);
+        insert(records);
         return rows.stream().map(layer -> layer.code).toList();
+    }
+
+    /** Past the entities, of which there would be hundreds of thousands. */
+    private void insert(List<LayerEventRow> rows) {
+        jdbc.batchUpdate(
+                "insert into layer_event (id, uuid, layer_id, kind, on_date, occurred_at, recorded_at,"
+                        + " clock_offset_days, person_id, corrects, details, note, ready10_on, ready50_on, ready90_on)"
+                        + " values (next value for layer_event_seq, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                rows,
+                AT_ONCE,
+                (statement, row) -> {
+                    statement.setString(1, row.uuid.toString());
+                    statement.setLong(2, row.layerId);
+                    statement.setString(3, row.kind.name());
+                    statement.setObject(4, row.onDate);
+                    statement.setObject(5, LocalDateTime.ofInstant(row.occurredAt, ZoneOffset.UTC));
+                    statement.setObject(6, LocalDateTime.ofInstant(row.recordedAt, ZoneOffset.UTC));
+                    statement.setInt(7, row.clockOffsetDays);
+                    statement.setLong(8, row.personId);
+                    statement.setString(9, row.corrects == null ? null : row.corrects.toString());
+                    statement.setString(10, row.details);
+                    statement.setString(11, row.note);
+                    statement.setObject(12, row.ready10On);
+                    statement.setObject(13, row.ready50On);
+                    statement.setObject(14, row.ready90On);
+                });
     }
 
     private LayerEventRow row(Noted noted, ZoneId zone) {

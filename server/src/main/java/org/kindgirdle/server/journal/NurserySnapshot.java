@@ -38,6 +38,7 @@ public final class NurserySnapshot {
 
     private final SiteView site;
     private final LocalDate today;
+    private final int fromYear;
     private final Map<Long, MotherView> mothers;
     private final Map<Long, PlaceView> places;
     private final List<PlaceView> walk;
@@ -51,8 +52,15 @@ public final class NurserySnapshot {
     private final Map<Long, PlaceClimate> built = new ConcurrentHashMap<>();
 
     NurserySnapshot(
-            Nursery nursery, Mothers mothers, LearnedTimes learned, Climates climates, Weather known, LocalDate today) {
+            Nursery nursery,
+            Mothers mothers,
+            LearnedTimes learned,
+            Climates climates,
+            Weather known,
+            LocalDate today,
+            int fromYear) {
         this.today = today;
+        this.fromYear = fromYear;
         this.climates = climates;
         this.site = nursery.site();
         this.mothers = byKey(mothers.all(), one -> key(one.id()));
@@ -72,6 +80,7 @@ public final class NurserySnapshot {
             Map.Entry<Integer, HouseRules> rules,
             Map<String, LearnedTimes.Settled> learned) {
         this.today = like.today;
+        this.fromYear = like.fromYear;
         this.climates = like.climates;
         this.weather = like.weather;
         this.site = like.site;
@@ -184,7 +193,7 @@ public final class NurserySnapshot {
         PlaceClimate climate = climate(placeId);
         SpeciesProfile profile = species(speciesCode).profile();
         Function<Cover, ThermalSums> sums =
-                cover -> climates.sums(rules(), site, place, climate, profile, cover, today, weather);
+                cover -> climates.sums(rules(), site, place, climate, profile, cover, fromYear, today, weather);
         return new LayerContext(
                 climate,
                 place.exposure(),

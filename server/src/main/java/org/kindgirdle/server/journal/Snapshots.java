@@ -4,14 +4,14 @@ import java.time.LocalDate;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.nursery.LearnedTimes;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
 /** Takes snapshots of the master data; those of an edition and a day are made once. */
@@ -20,13 +20,16 @@ public class Snapshots {
 
     private static final int KEPT = 8;
 
+    /** A layer that is set is set in these years; only one that comes with a file is older. */
+    private static final int YEARS_BACK = 5;
+
     private final Nursery nursery;
     private final Mothers mothers;
     private final LearnedTimes learned;
     private final Climates climates;
     private final Weather weather;
     private final BusinessClock clock;
-    private final NurseryLock lock;
+    private final JdbcTemplate jdbc;
     private final Map<Key, NurserySnapshot> kept =
             Collections.synchronizedMap(new LinkedHashMap<>(2 * KEPT, .75f, true) {
                 @Override
@@ -35,7 +38,7 @@ public class Snapshots {
                 }
             });
 
-    private record Key(UUID edition, LocalDate asOf) {}
+    private record Key(String edition, LocalDate asOf, int fromYear) {}
 
     Snapshots(
             Nursery nursery,
@@ -44,14 +47,14 @@ public class Snapshots {
             Climates climates,
             Weather weather,
             BusinessClock clock,
-            NurseryLock lock) {
+            JdbcTemplate jdbc) {
         this.nursery = nursery;
         this.mothers = mothers;
         this.learned = learned;
         this.climates = climates;
         this.weather = weather;
         this.clock = clock;
-        this.lock = lock;
+        this.jdbc = jdbc;
     }
 
     /** As of the business day. */
@@ -60,12 +63,28 @@ public class Snapshots {
     }
 
     public NurserySnapshot take(LocalDate asOf) {
-        Key key = new Key(lock.edition(), asOf);
+        return take(asOf, asOf);
+    }
+
+    /** One that knows the warmth of a day that lies further back than any layer that is here. */
+    public NurserySnapshot takeSince(LocalDate earliest) {
+        return take(clock.today(), earliest);
+    }
+
+    private NurserySnapshot take(LocalDate asOf, LocalDate earliest) {
+        Key key = jdbc.queryForObject(
+                "select edition, (select min(set_on) from layer) from nursery_lock where id = 1",
+                (row, index) -> key(row.getString(1), row.getObject(2, LocalDate.class), asOf, earliest));
         NurserySnapshot known = kept.get(key);
         if (known == null) {
-            known = new NurserySnapshot(nursery, mothers, learned, climates, weather, asOf);
+            known = new NurserySnapshot(nursery, mothers, learned, climates, weather, asOf, key.fromYear);
             kept.put(key, known);
         }
         return known;
+    }
+
+    private static Key key(String edition, @Nullable LocalDate oldest, LocalDate asOf, LocalDate earliest) {
+        int fromYear = Math.min(asOf.getYear() - YEARS_BACK, earliest.getYear());
+        return new Key(edition, asOf, oldest == null ? fromYear : Math.min(fromYear, oldest.getYear()));
     }
 }

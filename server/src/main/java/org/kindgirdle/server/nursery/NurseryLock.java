@@ -40,10 +40,4 @@ public class NurseryLock {
                 "update nursery_lock set edition = ? where id = 1",
                 UUID.randomUUID().toString());
     }
-
-    /** The edition of the master data that a reader sees now. */
-    public UUID edition() {
-        return UUID.fromString(
-                String.valueOf(jdbc.queryForObject("select edition from nursery_lock where id = 1", String.class)));
-    }
 }

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { api, type Schemas } from '@/shared/api/client'
+
+/** What the file's own words mean here: each is found once, however many rows have it. */
+const props = defineProps<{
+  fileId: string
+  from: string
+  names: [string, string][]
+  values: Record<string, string>
+}>()
+const emit = defineEmits<{ change: [values: Record<string, string>] }>()
+const { data: words } = useQuery({
+  queryKey: ['import-words', () => props.fileId, () => props.from],
+  queryFn: () =>
+    api<Schemas['WordCount'][]>(
+      'GET',
+      `/imports/${props.fileId}/words?column=${encodeURIComponent(props.from)}`,
+    ),
+})
+const known = (word: string) => props.names.some(([value]) => value === word)
+
+function set(word: string, meaning: string): void {
+  const values = { ...props.values }
+  if (meaning === '' || meaning === word) delete values[word]
+  else values[word] = meaning
+  emit('change', values)
+}
+const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
+</script>
+
+<template>
+  <ul class="max-h-80 overflow-y-auto border-l-2 border-line pl-3" data-testid="words">
+    <li v-for="one in words" :key="one.word" class="grid items-center gap-2 py-1 sm:grid-cols-[1fr_15rem]">
+      <span class="break-words"
+        >“{{ one.word }}”
+        <span class="text-muted">in {{ one.rows }} {{ one.rows === 1 ? 'row' : 'rows' }}</span></span
+      >
+      <select
+        v-if="names.length"
+        class="input"
+        :value="values[one.word] ?? (known(one.word) ? one.word : '')"
+        :aria-label="`${one.word} means`"
+        @change="set(one.word, text($event))"
+      >
+        <option value="">{{ known(one.word) ? one.word : 'As it stands there' }}</option>
+        <option v-for="[value, word] in names" :key="value" :value="value">{{ word }}</option>
+      </select>
+      <input
+        v-else
+        class="input"
+        :value="values[one.word] ?? ''"
+        :aria-label="`${one.word} means`"
+        :placeholder="one.word"
+        @change="set(one.word, text($event))"
+      />
+    </li>
+    <li v-if="words && words.length >= 200" class="text-muted">and more: the first 200 are shown</li>
+  </ul>
+</template>

@@ -1,0 +1,41 @@
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { api, type Schemas } from '@/shared/api/client'
+import { codeWords } from './words'
+
+/** What a cell of a column may say, with what it is called: codes, or the rows that it names. */
+export function useNames(column: () => Schemas['ColumnView']) {
+  const is = (name: string) => column().kind === 'NAME' && column().name === name
+  const mothers = useQuery({
+    queryKey: ['mothers', 'names'],
+    queryFn: () => api<Schemas['MotherView'][]>('GET', '/mothers'),
+    enabled: computed(() => is('mother')),
+  })
+  const recipes = useQuery({
+    queryKey: ['recipes'],
+    queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
+    enabled: computed(() => is('recipe')),
+  })
+  const places = useQuery({
+    queryKey: ['places'],
+    queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
+    enabled: computed(() => is('place')),
+  })
+  return computed<[string, string][]>(() => {
+    const one = column()
+    if (one.codes.length) return one.codes.map((code) => [code, codeWords(code)])
+    if (one.kind === 'YES_NO')
+      return [
+        ['yes', 'yes'],
+        ['no', 'no'],
+      ]
+    if (is('mother'))
+      return (mothers.data.value ?? []).map((mother) => [
+        mother.code,
+        mother.variety ? `${mother.code}, ${mother.variety}` : mother.code,
+      ])
+    if (is('recipe')) return (recipes.data.value ?? []).map((recipe) => [recipe.name, recipe.name])
+    if (is('place')) return (places.data.value ?? []).map((place) => [place.name, place.name])
+    return []
+  })
+}
