@@ -9,6 +9,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -139,8 +140,6 @@ public class Loading {
         for (int from = 0; from < all.size(); from += AT_ONCE) {
             int to = Math.min(all.size(), from + AT_ONCE);
             codes.addAll(write(all.subList(from, to), Arrays.copyOfRange(numbers, from, to), nursery, zone));
-            entities.flush();
-            entities.clear();
         }
         return codes;
     }
@@ -162,7 +161,7 @@ public class Loading {
             for (Noted noted : more.getOrDefault(layer.code, List.of())) {
                 LayerEventRow row = row(noted, zone);
                 row.layerId = layer.id();
-                journal.add(codec.event(row));
+                journal.add(event(noted, zone));
                 fresh.add(row);
             }
             Projections.write(layer, Projections.of(layer, journal, nursery), journal.size(), nursery);
@@ -195,7 +194,7 @@ public class Loading {
 
     private List<String> write(List<Whole> some, int[] numbers, NurserySnapshot nursery, ZoneId zone) {
         List<Layer> rows = new ArrayList<>();
-        List<LayerEventRow> records = new ArrayList<>();
+        Map<Integer, List<LayerEventRow>> records = new LinkedHashMap<>();
         for (Whole one : some) {
             int number = numbers[rows.size()];
             Layer layer = new Layer(
@@ -208,26 +207,35 @@ public class Loading {
                     one.recipeNumber(),
                     LocalDate.ofInstant(one.records().get(0).at(), zone));
             layer.method = nursery.recipe(one.recipeId(), one.recipeNumber()).method();
-            List<LayerEventRow> own =
-                    one.records().stream().map(noted -> row(noted, zone)).toList();
-            List<LayerEvent> journal = own.stream().map(codec::event).toList();
+            List<LayerEvent> journal =
+                    one.records().stream().map(noted -> event(noted, zone)).toList();
             LayerState state = Projections.state(journal);
             if (state != null) {
                 layer.hand = Objects.requireNonNullElse(state.set().hand(), "");
             }
-            LayerProjection projection = Projections.of(layer, journal, nursery);
-            Projections.write(layer, projection, own.size(), nursery);
-            rows.add(layers.save(layer));
-            own.forEach(row -> row.layerId = layer.id());
-            records.addAll(own);
+            Projections.write(layer, Projections.of(layer, journal, nursery), journal.size(), nursery);
+            rows.add(layer);
+            records.put(
+                    number,
+                    one.records().stream().map(noted -> row(noted, zone)).toList());
         }
-        // the rows refer to one another by number only: layers must be there before their records
-        layers.flush();
-        insert(records);
+        Map<Integer, Long> ids = LayerInsert.write(jdbc, rows);
+        records.forEach((number, own) -> own.forEach(row -> row.layerId = Objects.requireNonNull(ids.get(number))));
+        insert(records.values().stream().flatMap(List::stream).toList());
         return rows.stream().map(layer -> layer.code).toList();
     }
 
-    /** Past the entities, of which there would be hundreds of thousands. */
+    private static LayerEvent event(Noted noted, ZoneId zone) {
+        return new LayerEvent(
+                noted.id(),
+                LocalDate.ofInstant(noted.at(), zone),
+                noted.at(),
+                noted.recordedAt(),
+                noted.corrects(),
+                noted.what());
+    }
+
+    /** Past the entities as well. */
     private void insert(List<LayerEventRow> rows) {
         jdbc.batchUpdate(
                 "insert into layer_event (id, uuid, layer_id, kind, on_date, occurred_at, recorded_at,"
