@@ -27,6 +27,18 @@ const ROLES: [string, string][] = [
   ['OWNER', 'Owner: may do everything'],
 ]
 
+/** Whose password is given anew: a newcomer's who came with a file, or one that was forgotten. */
+const giving = ref<number | null>(null)
+const given = useCommand<undefined>()
+
+async function give(one: Schemas['PersonView']): Promise<void> {
+  await given.send('PUT', `/people/${one.id}/password`, { password: password.value })
+  if (given.problem.value) return
+  toast(`${one.fullName} signs in with the new password now.`)
+  giving.value = null
+  password.value = ''
+}
+
 async function save(): Promise<void> {
   const added = await send('POST', '/people', {
     name: name.value.trim(),
@@ -72,11 +84,37 @@ async function save(): Promise<void> {
       <li
         v-for="one in people"
         :key="one.name"
-        class="grid min-h-12 grid-cols-[1fr_auto] items-center gap-x-3 border-b border-line sm:grid-cols-[12rem_1fr_auto]"
+        class="grid min-h-12 grid-cols-[1fr_auto_auto] items-center gap-x-3 border-b border-line sm:grid-cols-[12rem_1fr_auto_auto]"
       >
         <b>{{ one.fullName }}</b>
         <span class="text-muted">signs in as {{ one.name }}</span>
         <span>{{ { OWNER: 'Owner', GROWER: 'Grower', VIEWER: 'Viewer' }[one.role] }}</span>
+        <button
+          class="link min-h-12"
+          :aria-label="`Give ${one.fullName} a new password`"
+          @click="giving = giving === one.id ? null : one.id"
+        >
+          New password
+        </button>
+        <form
+          v-if="giving === one.id"
+          class="panel col-span-full my-2 grid gap-3"
+          :aria-label="`A new password for ${one.fullName}`"
+          @submit.prevent="give(one)"
+        >
+          <Field
+            v-model="password"
+            :label="`New password for ${one.fullName}`"
+            type="password"
+            :error="given.error('password')"
+            hint="10 to 64 characters; tell it to nobody else"
+          />
+          <ProblemNote :problem="given.problem.value" @retry="give(one)" />
+          <div class="flex gap-2">
+            <button class="btn btn-main" :disabled="given.saving.value">Give it</button>
+            <button type="button" class="btn" @click="giving = null">Back</button>
+          </div>
+        </form>
       </li>
     </ul>
   </section>

@@ -62,7 +62,7 @@ async function take(): Promise<void> {
       <input
         type="file"
         accept=".csv,text/csv"
-        class="min-h-12 py-2"
+        class="file-input"
         data-testid="weather-file"
         @change="choose"
       />

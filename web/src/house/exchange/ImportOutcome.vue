@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/shared/api/client'
+import { capital } from '@/shared/words'
 import { columnWords, count, TABLES } from './words'
 
 /** What would become of the rows, or became of them, in a sentence; and every cell that is in the way. */
@@ -57,8 +58,9 @@ const name = computed(() => (TABLES[props.table]?.[0] ?? 'rows').toLowerCase())
         {{ outcome.broken }}
       </p>
       <p v-if="outcome.badRows" class="text-lg" role="alert" data-testid="bad-rows">
-        <b>{{ rows(outcome.badRows) }} of {{ outcome.rows }} can’t be taken, so nothing will be.</b> Mend them
-        in the file and choose it again, or change how it is read below.
+        <b>{{ capital(rows(outcome.badRows)) }} of {{ outcome.rows }} can’t be taken, so nothing will be.</b>
+        Mend {{ outcome.badRows === 1 ? 'it' : 'them' }} in the file and choose it again, or change how it is
+        read below.
       </p>
       <p v-else-if="!outcome.broken && outcome.rows" class="text-lg" data-testid="good-rows">
         <template v-if="file.nursery">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import type { Source } from './mapping'
 import WordList from './WordList.vue'
@@ -27,11 +27,33 @@ const DATES: [string, string][] = [
   ['DAY_MONTH_YEAR', '10.07.2026 (day first)'],
   ['MONTH_DAY_YEAR', '07/10/2026 (month first)'],
 ]
+const hint = computed(() => {
+  const { codes, kind, range, example } = props.column
+  if (codes.length) return codes.map(codeWords).join(', ')
+  if (kind === 'NAME') return 'the name of one that is here'
+  return range || (kind === 'TEXT' ? 'any text' : `like ${example}`)
+})
 const hasWords = computed(
   () =>
     props.source?.from &&
     ['CODE', 'NAME', 'YES_NO'].includes(props.column.kind) &&
     props.column.name !== 'code',
+)
+
+const same = (code: string, word: string) =>
+  code === word || code === word.toUpperCase().replaceAll(/[\s-]+/g, '_')
+// words that mean nothing here yet ask for their meaning by themselves
+watch(
+  [names, () => props.source?.from],
+  () => {
+    const index = props.file.header.indexOf(props.source?.from ?? '')
+    const unknown = (row: string[]) => {
+      const word = (row[index] ?? '').trim()
+      return word !== '' && !props.source?.values[word] && !names.value.some(([value]) => same(value, word))
+    }
+    if (hasWords.value && names.value.length && props.file.sample.some(unknown)) words.value = true
+  },
+  { immediate: true },
 )
 
 function choose(value: string): void {
@@ -58,7 +80,7 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
     class="grid items-start gap-x-4 gap-y-1 border-b border-line py-2 sm:grid-cols-[11rem_15rem_1fr]"
     :data-column="column.name"
   >
-    <span class="pt-2"
+    <span class="flex min-h-12 items-center gap-1"
       ><b>{{ columnWords(column.name) }}</b>
       <span v-if="column.needed" class="text-muted"> (needed)</span></span
     >
@@ -94,7 +116,7 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
         />
       </template>
       <template v-else-if="source">
-        <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <div class="flex min-h-12 flex-wrap items-center gap-x-4 gap-y-2">
           <span class="text-muted break-all">{{ sample || 'empty in the first rows' }}</span>
           <label v-if="column.units.length > 1" class="flex items-center gap-2">
             <span>in</span>
@@ -131,10 +153,7 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
           @change="edit({ values: $event })"
         />
       </template>
-      <span v-else-if="column.codes.length" class="text-muted">{{
-        column.codes.map(codeWords).join(', ')
-      }}</span>
-      <span v-else class="pt-2 text-muted">{{ column.range || `as ${column.example}` }}</span>
+      <span v-else class="flex min-h-12 items-center text-muted">{{ hint }}</span>
     </div>
   </li>
 </template>

@@ -57,7 +57,7 @@ async function choose(event: Event): Promise<void> {
         <input
           type="file"
           accept=".csv,.txt,.tsv,.json,text/csv,application/json"
-          class="min-h-12 py-2"
+          class="file-input"
           data-testid="records-file"
           :disabled="sending !== ''"
           @change="choose"

@@ -43,7 +43,7 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
         :aria-label="`${one.word} means`"
         @change="set(one.word, text($event))"
       >
-        <option value="">{{ known(one.word) ? one.word : 'As it stands there' }}</option>
+        <option value="">{{ known(one.word) ? one.word : 'Choose what it means' }}</option>
         <option v-for="[value, word] in names" :key="value" :value="value">{{ word }}</option>
       </select>
       <input

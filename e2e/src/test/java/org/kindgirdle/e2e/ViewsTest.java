@@ -54,6 +54,7 @@ class ViewsTest {
         "/ledger/times?species=CYDOBL, How long does it take?",
         "/ledger/dates, How good were the dates?",
         "/house, House",
+        "/house/records, Records in and out",
     })
     void aViewIsSoundAtADeskAndOnAPhone(String path, String title) {
         for (Visit visit : List.of(desk, phone)) {

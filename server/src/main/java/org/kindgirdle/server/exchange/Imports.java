@@ -106,13 +106,14 @@ class Imports implements DisposableBean {
         Mapping known = store.remembered(hash(head.header())).orElse(null);
         Mapping mapping = file.mapping() != null
                 ? file.mapping()
-                : known != null ? known : Suggestion.of(head.header(), tables.all());
+                : known != null ? known : Suggestion.of(head.header(), head.sample(), tables.all());
         return view(file, mapping, known != null, outcome);
     }
 
     /** How the columns of a file would be those of another table. */
     Mapping suggestion(UUID id, String table) {
-        return Suggestion.of(readable(id).header(), tables.of(table));
+        Head head = readable(id);
+        return Suggestion.of(head.header(), head.sample(), tables.of(table));
     }
 
     /** A word of a column, and in how many rows it stands. */

@@ -11,6 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.exchange.Mapping.ColumnSource;
+import org.kindgirdle.server.exchange.Mapping.DateOrder;
 
 /** Guesses which column of a file is which of a table, by their names. What it guesses is shown, and can be changed. */
 final class Suggestion {
@@ -42,19 +43,19 @@ final class Suggestion {
     private Suggestion() {}
 
     /** The table that the most columns of a file fit, with how they do. */
-    static Mapping of(List<String> header, List<Table> tables) {
+    static Mapping of(List<String> header, List<List<String>> sample, List<Table> tables) {
         return tables.stream()
-                .map(table -> of(header, table))
+                .map(table -> of(header, sample, table))
                 .max(Comparator.comparingDouble(mapping -> score(mapping, tables)))
                 .orElseThrow();
     }
 
-    static Mapping of(List<String> header, Table table) {
+    static Mapping of(List<String> header, List<List<String>> sample, Table table) {
         List<ColumnSource> columns = new ArrayList<>();
         Set<String> taken = new HashSet<>();
         for (Column column : table.columns()) {
             if (!column.readOnly() && header.contains(column.name()) && taken.add(column.name())) {
-                columns.add(new ColumnSource(column.name(), column.name(), null, null, null, Map.of()));
+                columns.add(source(column, column.name(), null, header, sample));
             }
         }
         for (Column column : table.columns()) {
@@ -67,10 +68,41 @@ final class Suggestion {
                     .findFirst()
                     .ifPresent(name -> {
                         taken.add(name);
-                        columns.add(new ColumnSource(column.name(), name, null, unit(name), null, Map.of()));
+                        columns.add(source(column, name, unit(name), header, sample));
                     });
         }
-        return new Mapping(table.name(), columns, false);
+        return new Mapping(table.name(), columns, hasDecimalCommas(sample));
+    }
+
+    private static ColumnSource source(
+            Column column, String name, @Nullable String unit, List<String> header, List<List<String>> sample) {
+        List<String> cells = sample.stream()
+                .map(row -> row.get(header.indexOf(name)).strip())
+                .filter(cell -> !cell.isEmpty())
+                .toList();
+        return new ColumnSource(
+                column.name(),
+                name,
+                null,
+                column.dimension() == null ? null : unit,
+                column.kind() == Column.Kind.DATE ? order(cells) : null,
+                Map.of());
+    }
+
+    /** Where no cell tells day from month, the day is first: as most of the world writes. */
+    private static @Nullable DateOrder order(List<String> cells) {
+        boolean isoOnly = cells.stream().allMatch(cell -> cell.matches("\\d{4}-\\d{2}-\\d{2}.*"));
+        if (isoOnly) {
+            return null;
+        }
+        boolean monthFirst = cells.stream().anyMatch(cell -> cell.matches("\\d{1,2}/(1[3-9]|2\\d|3[01])/.*"));
+        return monthFirst ? DateOrder.MONTH_DAY_YEAR : DateOrder.DAY_MONTH_YEAR;
+    }
+
+    private static boolean hasDecimalCommas(List<List<String>> sample) {
+        return sample.stream()
+                .flatMap(List::stream)
+                .anyMatch(cell -> cell.strip().matches("-?\\d{1,6},\\d{1,3}"));
     }
 
     private static double score(Mapping mapping, List<Table> tables) {
