@@ -14,6 +14,7 @@ import java.io.OutputStreamWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.Unit;
@@ -33,6 +34,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.filter.ShallowEtagHeaderFilter;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The records in and out over HTTP. */
 @RestController
@@ -47,9 +50,19 @@ class ExchangeController {
     private final Tables tables;
     private final Imports imports;
     private final NurseryWriter nurseries;
+    private final NurserySchema schema;
     private final Nursery nursery;
+    private final JsonMapper json;
 
-    ExchangeController(Tables tables, Imports imports, NurseryWriter nurseries, Nursery nursery) {
+    ExchangeController(
+            Tables tables,
+            Imports imports,
+            NurseryWriter nurseries,
+            NurserySchema schema,
+            Nursery nursery,
+            JsonMapper json) {
+        this.schema = schema;
+        this.json = json;
         this.tables = tables;
         this.imports = imports;
         this.nurseries = nurseries;
@@ -126,6 +139,12 @@ class ExchangeController {
         response.setContentType(MediaType.APPLICATION_JSON_VALUE);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"nursery.json\"");
         nurseries.write(new BufferedOutputStream(response.getOutputStream(), BUFFER));
+    }
+
+    /** What a nursery file looks like, as a JSON Schema. */
+    @GetMapping("/nursery-schema")
+    Map<String, Object> nurserySchema() {
+        return json.convertValue(schema.schema(), new TypeReference<Map<String, Object>>() {});
     }
 
     /** What is larger than the memory is sent as it is made, and gets no ETag. */
