@@ -11,10 +11,10 @@ make_backup() {
     alive "$RUN/db.pid" "--datadir=$DATA/db" || was_up=no
     start_database
     work=$(mktemp -d "$DATA/backup.XXXXXX")
-    # one consistent picture, while people go on recording; sessions and failed tries do not belong in it
+    # one consistent picture, while people go on recording; sessions, failed tries and files on their way in do not belong in it
     mariadb-dump --no-defaults --socket="$SOCKET" --user="$(database_user)" --single-transaction --routines --triggers --hex-blob \
         --ignore-table-data=kindgirdle.SPRING_SESSION --ignore-table-data=kindgirdle.SPRING_SESSION_ATTRIBUTES \
-        --ignore-table-data=kindgirdle.sign_in_failure kindgirdle >"$work/kindgirdle.sql" ||
+        --ignore-table-data=kindgirdle.sign_in_failure --ignore-table-data=kindgirdle.import_file kindgirdle >"$work/kindgirdle.sql" ||
         { rm -rf "$work"; fail "The database could not be read." "See $LOGS/db.log"; }
     printf 'kind-girdle-backup 1\n' >"$work/FORMAT"
     [ -d "$DATA/photos" ] && cp -a "$DATA/photos" "$work/photos"

@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.kindgirdle.e2e.harness.Kg;
@@ -94,6 +97,92 @@ class KgCommandTest {
             assertThat(kg.run("status").expectSuccess().said()).contains("does not run");
             kg.run("start").expectSuccess();
         }
+    }
+
+    @Test
+    void aBackupThatIsTakenWhileRecordsAreWrittenIsOneMomentOfTheNursery() throws Exception {
+        Path backup = folder.resolve("busy.tar.gz");
+        try (Kg kg = new Kg(folder.resolve("data"), port)) {
+            Client owner = owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
+            String code = layer(owner);
+            AtomicBoolean goesOn = new AtomicBoolean(true);
+            AtomicInteger written = new AtomicInteger();
+            Thread grower = new Thread(() -> {
+                Client hand = new Client(base).signedInAs("odile", Visit.PASSWORD);
+                while (goesOn.get()) {
+                    note(hand, code);
+                    written.incrementAndGet();
+                }
+            });
+            grower.start();
+            while (written.get() < 20) {
+                Thread.onSpinWait();
+            }
+            int before = written.get();
+            kg.run("backup", backup.toString()).expectSuccess();
+            int after = written.get();
+            goesOn.set(false);
+            grower.join();
+            assertThat(after).as("it went on being recorded").isGreaterThan(before);
+            kg.run("stop").expectSuccess();
+
+            kg.run("restore", backup.toString()).expectSuccess();
+            kg.run("start").expectSuccess();
+            byte[] first = nurseryFile();
+            int kept = notes(first);
+            assertThat(kept).isBetween(before, after + 1);
+            assertThat(kg.run("rebuild").expectSuccess().said()).contains("0 rows changed");
+            note(new Client(base).signedInAs("odile", Visit.PASSWORD), code);
+            assertThat(notes(nurseryFile())).isEqualTo(kept + 1);
+            kg.run("stop").expectSuccess();
+
+            kg.run("restore", backup.toString()).expectSuccess();
+            kg.run("start").expectSuccess();
+            assertThat(nurseryFile()).as("the same nursery").isEqualTo(first);
+        }
+    }
+
+    private byte[] nurseryFile() {
+        return new Client(base)
+                .signedInAs("odile", Visit.PASSWORD)
+                .get("/api/v1/nursery-file")
+                .expect(200)
+                .bytes();
+    }
+
+    private static int notes(byte[] file) {
+        return new String(file, StandardCharsets.UTF_8).split("\"kind\":\"NOTED\"", -1).length - 1;
+    }
+
+    private static void note(Client hand, String code) {
+        hand.post("/api/v1/layers/" + code + "/records", Map.of("kind", "NOTED", "details", Map.of(), "note", "busy"))
+                .expect(201);
+    }
+
+    private static String layer(Client owner) {
+        place(owner, "North field");
+        long place = owner.get("/api/v1/places").body().path(0).path("id").asLong();
+        long recipe = added(owner, "recipes", """
+                {"name": "Moss", "school": "IN_LEAF", "number": 0, "version": 0, "recipe": {"wound": "RING_SCRAPED",
+                "hormonePpm": 3000, "medium": "MOSS", "wrap": "TIED_FILM", "cover": "FOIL", "containerG": 0,
+                "containerMl": 0}}""");
+        long mother = added(owner, "mothers", """
+                {"code": "M-1", "speciesCode": "CYDOBL", "variety": "", "placeId": %d, "rootRun": "GROUND",
+                "vigour": "NORMAL", "sick": false, "toBeCutDown": false, "rights": "FREE", "permission": "",
+                "leafyShoots": 60, "note": "", "version": 0}""".formatted(place));
+        return owner.post("/api/v1/batches", """
+                        {"motherId": %d, "recipeId": %d, "reason": "It has to be today.", "rows": [{"diameterMm": 18,
+                        "wood": "ONE_TWO", "position": "BELOW_NODE", "leavesBeyond": 9, "fromUnionMm": 400,
+                        "leanDeg": 30, "specimen": false, "fruitToKeep": false}]}""".formatted(mother, recipe))
+                .expect(201)
+                .body()
+                .path("codes")
+                .path(0)
+                .asString();
+    }
+
+    private static long added(Client owner, String what, String body) {
+        return owner.post("/api/v1/" + what, body).expect(201).body().path("id").asLong();
     }
 
     @Test
