@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { restsOn } from '@/shared/words'
 import { computed, ref } from 'vue'
 import { fetchFile, saveFile } from '@/shared/api/file'
 import type { Schemas } from '@/shared/api/client'
@@ -71,7 +72,9 @@ async function print(): Promise<void> {
     <RowSums :row="sums" :ring-mm="drawing.ringMm" />
     <p v-if="sums.ready50On" class="mt-3">
       Likely full about <b>{{ dayText(sums.ready50On, session.today) }}</b>, between
-      {{ dayText(sums.ready10On, session.today) }} and {{ dayText(sums.ready90On, session.today) }}.
+      {{ dayText(sums.ready10On, session.today) }} and {{ dayText(sums.ready90On, session.today) }} ({{
+        restsOn(sums.ownRecords)
+      }}).
     </p>
   </section>
 </template>

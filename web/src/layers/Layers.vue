@@ -6,7 +6,7 @@ import { api, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { capital, PHASES, RUNGS, STAGE_STATES, word } from '@/shared/words'
+import { capital, PHASES, RUNGS, STAGE_STATES, word, restsOn } from '@/shared/words'
 import FilterBar from './FilterBar.vue'
 import SelectionBar from './SelectionBar.vue'
 import { useFilters } from './useFilters'
@@ -113,7 +113,7 @@ onUnmounted(() => watcher.disconnect())
                 >, {{ STAGE_STATES[line.stage]
                 }}<template v-if="line.ready10On && line.ready90On"
                   >; likely full between {{ dayText(line.ready10On, session.today) }} and
-                  {{ dayText(line.ready90On, session.today) }}</template
+                  {{ dayText(line.ready90On, session.today) }} ({{ restsOn(line.ownRecords) }})</template
                 ></template
               ><template v-else-if="line.phase === 'POTTED' && line.rung"
                 >, {{ word(RUNGS, line.rung).toLowerCase() }}</template

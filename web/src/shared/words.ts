@@ -324,3 +324,6 @@ export function word(pairs: [string, string][], code: string): string {
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1)
 }
+
+/** What a date rests on, in brackets after it. */
+export const restsOn = (ownRecords: number): string => (ownRecords ? `own records, ${ownRecords}` : 'profile')

@@ -2529,6 +2529,8 @@ export interface components {
             jobFrom: string;
             jobLabel: string;
             mother: string;
+            /** Format: int32 */
+            ownRecords: number;
             /** @enum {string} */
             phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
             place: string;
@@ -3526,6 +3528,8 @@ export interface components {
             /** Format: int32 */
             leavesToTake: number;
             load: components["schemas"]["BranchLoad"];
+            /** Format: int32 */
+            ownRecords: number;
             /** Format: date */
             ready10On: string;
             /** Format: date */

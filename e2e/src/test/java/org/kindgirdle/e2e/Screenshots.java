@@ -1,8 +1,10 @@
 package org.kindgirdle.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.UTF_8;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.LoadState;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.e2e.harness.Project;
@@ -14,6 +16,13 @@ class Screenshots {
 
     private final RunningApplication application = RunningApplication.sharedDemo();
 
+    private static final String BOOK = """
+            Tag;Plant;Date set;Diam (cm);Rooted;Cut off;Potted;Sold;Died;Cause;Remarks
+            17/1;Old fig;03.05.2023;1,8;20.07.2023;28.07.2023;28.07.2023;10.06.2024;;;"big, and good"
+            17/2;Old fig;03.05.2023;1,5;;;;;21.06.2023;mice;
+            17/3;Old fig;30.06.2023;2;02.09.2023;10.09.2023;10.09.2023;01.05.2024;;;
+            """;
+
     @Test
     void take() {
         try (Visit desk = Visit.desk(application).signedInAs("maren")) {
@@ -24,15 +33,22 @@ class Screenshots {
             picture(desk, "/shed/ladder", "The ladder", "ladder");
             picture(desk, "/layers", "Layers", "layers");
             picture(desk, "/season?species=CYDOBL", "Season", "season");
-            desk.see("target").first().scrollIntoViewIfNeeded();
-            assertThat(desk.see("cost")).isVisible();
-            desk.page().evaluate("() => document.getElementById('targets-title').scrollIntoView()");
-            shoot(desk, "season-numbers");
             picture(desk, "/stock", "Mothers", "stock");
             desk.page().setViewportSize(1280, 1250);
             picture(desk, "/stock/10", "MU-01", "mother");
             desk.page().setViewportSize(1280, 800);
             picture(desk, "/house", "House", "house");
+            desk.open("/house/records");
+            desk.see("records-file")
+                    .setInputFiles(new FilePayload("propagation-2023.csv", "text/csv", BOOK.getBytes(UTF_8)));
+            desk.page().getByLabel("Recipe comes from").selectOption("The same in every row");
+            desk.page().getByLabel("Recipe in every row").selectOption("Moss and foil");
+            desk.page().getByLabel("Old fig means").selectOption("FJ-01");
+            desk.page().getByLabel("mice means").selectOption("ANIMALS");
+            desk.tap("look");
+            assertThat(desk.see("good-rows")).isVisible();
+            desk.page().evaluate("() => scrollTo(0, 0)");
+            shoot(desk, "records-in");
             desk.open("/bench");
             desk.pick("Mother", "MU-01");
             desk.pick("Recipe", "Moss and foil");

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.Method;
@@ -48,6 +49,7 @@ class LayerList {
     /**
      * A line of the list.
      *
+     * @param ownRecords that its dates rest on; 0 for the profile
      * @param job code and {@code jobLabel} words of what is next; null when nothing is
      */
     record LayerLine(
@@ -59,6 +61,7 @@ class LayerList {
             @Nullable LocalDate ready10On,
             @Nullable LocalDate ready50On,
             @Nullable LocalDate ready90On,
+            int ownRecords,
             @Nullable String job,
             @Nullable String jobLabel,
             @Nullable LocalDate jobFrom,
@@ -126,6 +129,7 @@ class LayerList {
         String job = row.getString("job");
         String rung = row.getString("rung");
         MotherView mother = nursery.mother(row.getLong("mother_id"));
+        SpeciesProfile profile = nursery.species(mother.speciesCode()).profile();
         Long stands = row.getObject("stands_at", Long.class);
         return new LayerLine(
                 row.getString("code"),
@@ -136,6 +140,7 @@ class LayerList {
                 row.getObject("ready10_on", LocalDate.class),
                 row.getObject("ready50_on", LocalDate.class),
                 row.getObject("ready90_on", LocalDate.class),
+                nursery.time(profile).records(),
                 job,
                 job == null ? null : words.job(job, Method.valueOf(row.getString("method"))),
                 row.getObject("job_from", LocalDate.class),
@@ -145,7 +150,7 @@ class LayerList {
                 mother.code(),
                 mother.variety(),
                 nursery.place(stands == null ? mother.placeId() : stands).name(),
-                nursery.species(mother.speciesCode()).profile().common());
+                profile.common());
     }
 
     private static String[] cursor(String cursor) {

@@ -242,12 +242,13 @@ public class Outcomes {
 
     /**
      * Changes when a record is written or what records are read by changes. Numbers are given out before they are
-     * committed: one that comes late is noticed by the count of the newest.
+     * committed: one that comes late is noticed by the count of the newest, and a file of thousands by itself.
      */
     public String revision(NurserySnapshot nursery) {
         String newest = jdbc.getJdbcTemplate()
                 .queryForObject(
-                        "select concat_ws('/', max(id), count(*)) from layer_event"
+                        "select concat_ws('/', max(id), count(*), (select count(*) from import_file"
+                                + " where state = 'TAKEN')) from layer_event"
                                 + " where id > (select coalesce(max(id), 0) - 1000 from layer_event)",
                         String.class);
         return newest + "/" + nursery.rulesNumber() + "/" + nursery.today();

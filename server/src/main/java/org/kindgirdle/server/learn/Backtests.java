@@ -24,6 +24,7 @@ class Backtests {
 
     private final Outcomes outcomes;
     private final Snapshots snapshots;
+    private final Remembered<BacktestView> kept = new Remembered<>();
 
     Backtests(Outcomes outcomes, Snapshots snapshots) {
         this.outcomes = outcomes;
@@ -60,6 +61,10 @@ class Backtests {
     @Transactional(readOnly = true)
     public BacktestView of(LayerQuery query) {
         NurserySnapshot nursery = snapshots.take();
+        return kept.once(outcomes.revision(nursery) + " " + query, () -> worked(query, nursery));
+    }
+
+    private BacktestView worked(LayerQuery query, NurserySnapshot nursery) {
         List<Outcomes.Foretold> all = outcomes.foretold(query, nursery);
         Map<String, List<Outcomes.Foretold>> bySpecies = all.stream()
                 .collect(Collectors.groupingBy(

@@ -3,10 +3,8 @@ package org.kindgirdle.server.learn;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
@@ -33,9 +31,6 @@ class ReadyTimes {
     /** Points of a drawn curve. */
     private static final int POINTS = 60;
 
-    /** Curves that are kept. */
-    private static final int KEPT = 64;
-
     /** A curve is drawn from and to where the fitted ones have this much left. */
     private static final double TAIL = .005;
 
@@ -44,12 +39,7 @@ class ReadyTimes {
     private final LearnedTimes settled;
     private final WhatMoves whatMoves;
     private final CurrentPerson person;
-    private final Map<String, ReadyTimesView> kept = new LinkedHashMap<>(KEPT, .75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, ReadyTimesView> eldest) {
-            return size() > KEPT;
-        }
-    };
+    private final Remembered<ReadyTimesView> kept = new Remembered<>();
 
     ReadyTimes(
             Outcomes outcomes, Snapshots snapshots, LearnedTimes settled, WhatMoves whatMoves, CurrentPerson person) {
@@ -125,22 +115,7 @@ class ReadyTimes {
         }
         SpeciesProfile profile = nursery.species(query.species()).profile();
         String key = outcomes.revision(nursery) + " " + profile.d50ThermalDays() + " " + profile.sigma() + " " + query;
-        return once(key, () -> view(profile, outcomes.toReady(query, nursery), nursery));
-    }
-
-    /** A curve that was drawn from the same records is not drawn again. */
-    private ReadyTimesView once(String key, Supplier<ReadyTimesView> draw) {
-        synchronized (kept) {
-            ReadyTimesView known = kept.get(key);
-            if (known != null) {
-                return known;
-            }
-        }
-        ReadyTimesView drawn = draw.get();
-        synchronized (kept) {
-            kept.put(key, drawn);
-        }
-        return drawn;
+        return kept.once(key, () -> view(profile, outcomes.toReady(query, nursery), nursery));
     }
 
     private static ReadyTimesView view(SpeciesProfile species, List<Interval> intervals, NurserySnapshot nursery) {

@@ -265,6 +265,7 @@ class Bench {
                 forecast.q10(),
                 forecast.q50(),
                 forecast.q90(),
+                context.time().records(),
                 forecast.topUp().intervalDays(),
                 forecast.topUp().unsuitable(),
                 leaf.keep(),

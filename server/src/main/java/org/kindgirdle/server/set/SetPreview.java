@@ -35,6 +35,7 @@ record SetPreview(
     /**
      * @param containerFit how the recipe's container suits this branch; null if it has none of a fixed size
      * @param ready10On the day with a tenth of the probability of ready; null beyond four years
+     * @param ownRecords that those days rest on; 0 for the profile
      * @param topUpDays days between top-ups at first
      * @param leavesToKeep at severance, and {@code leavesToTake} off, if the ball is full by then and the plant goes into a mist tent
      * @param warnings of this branch alone
@@ -50,6 +51,7 @@ record SetPreview(
             @Nullable LocalDate ready10On,
             @Nullable LocalDate ready50On,
             @Nullable LocalDate ready90On,
+            int ownRecords,
             int topUpDays,
             boolean dropsWaterTooFast,
             int leavesToKeep,
