@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import type { Source } from './mapping'
 import WordList from './WordList.vue'
-import { useNames } from './useNames'
+import { isClosed, useNames } from './useNames'
 import { codeWords, columnWords } from './words'
 
 /** One column of the table: a column of the file, or the same in every row. */
@@ -97,7 +97,7 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
     <div class="grid gap-2">
       <template v-if="from === ALWAYS">
         <select
-          v-if="names.length"
+          v-if="isClosed(column)"
           class="input"
           :value="source?.always ?? ''"
           :aria-label="`${columnWords(column.name)} in every row`"
@@ -149,6 +149,7 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
           :file-id="file.id"
           :from="source.from ?? ''"
           :names="names"
+          :closed="isClosed(column)"
           :values="source.values"
           @change="edit({ values: $event })"
         />

@@ -95,7 +95,7 @@ async function choose(event: Event): Promise<void> {
             class="link inline-flex min-h-12 shrink-0 items-center"
             :href="`/api/v1/tables/${one.name}`"
             :download="`${one.name}.csv`"
-            :aria-label="`Save ${TABLES[one.name]?.[0] ?? one.name} as CSV`"
+            :aria-label="`Save as CSV: ${TABLES[one.name]?.[0] ?? one.name}`"
             >Save as CSV</a
           >
         </li>

@@ -7,6 +7,7 @@ const props = defineProps<{
   fileId: string
   from: string
   names: [string, string][]
+  closed: boolean
   values: Record<string, string>
 }>()
 const emit = defineEmits<{ change: [values: Record<string, string>] }>()
@@ -37,7 +38,7 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
         <span class="text-muted">in {{ one.rows }} {{ one.rows === 1 ? 'row' : 'rows' }}</span></span
       >
       <select
-        v-if="names.length"
+        v-if="closed"
         class="input"
         :value="values[one.word] ?? (known(one.word) ? one.word : '')"
         :aria-label="`${one.word} means`"

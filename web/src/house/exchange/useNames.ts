@@ -3,6 +3,12 @@ import { computed } from 'vue'
 import { api, type Schemas } from '@/shared/api/client'
 import { codeWords } from './words'
 
+/** Whether a cell of a column may only say one of some words: its list may still be on its way. */
+export const isClosed = (column: Schemas['ColumnView']): boolean =>
+  column.codes.length > 0 ||
+  column.kind === 'YES_NO' ||
+  (column.kind === 'NAME' && ['mother', 'recipe', 'place'].includes(column.name))
+
 /** What a cell of a column may say, with what it is called: codes, or the rows that it names. */
 export function useNames(column: () => Schemas['ColumnView']) {
   const is = (name: string) => column().kind === 'NAME' && column().name === name

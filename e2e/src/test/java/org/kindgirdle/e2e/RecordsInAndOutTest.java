@@ -91,7 +91,7 @@ class RecordsInAndOutTest {
         visit.see("records-file")
                 .setInputFiles(new FilePayload("book.xlsx", "application/zip", new byte[] {0x50, 0x4b, 3, 4}));
         assertThat(visit.page().getByText("is a workbook")).isVisible();
-        assertThat(visit.page().getByLabel("Save Layers as CSV")).hasAttribute("href", "/api/v1/tables/layers");
+        assertThat(visit.page().getByLabel("Save as CSV: Layers")).hasAttribute("href", "/api/v1/tables/layers");
     }
 
     @Test

@@ -22,10 +22,10 @@ class OldSpreadsheetTest {
 
     private static final String OLD = """
             Tag;Plant;Set;Diam (in);Rooted;Cut;Potted;Sold;Died;Why;Notes
-            A-1;Quitte weiß;03.05.2024;0,75;20.07.2024;28.07.2024;28.07.2024;10.06.2025;;;"big; and good"
-            A-2;Quitte weiß;03.05.2024;3/4;;;;;1.6.24;mice;
+            A-1;Quitte weiß;03.05.2022;0,75;20.07.2022;28.07.2022;28.07.2022;10.06.2023;;;"big; and good"
+            A-2;Quitte weiß;03.05.2022;3/4;;;;;1.6.22;mice;
 
-            A-3;Quitte weiß;03.05.2024;0,5;;;;;;;"two
+            A-3;Quitte weiß;03.05.2022;0,5;;;;;;;"two
             lines"
             """;
 
@@ -36,7 +36,7 @@ class OldSpreadsheetTest {
     OldSpreadsheetTest(TestNursery nursery) {
         this.nursery = nursery;
         this.sending = new Sending(nursery.owner());
-        long id = nursery.mother("CYDOBL", nursery.field());
+        long id = nursery.mother("LAGIND", nursery.field());
         this.mother =
                 String.valueOf(nursery.sql().queryForObject("select code from mother where id = ?", String.class, id));
     }
@@ -126,14 +126,14 @@ class OldSpreadsheetTest {
                                 + " where m.code = ? order by l.number",
                         mother);
         assertThat(rows.toString())
-                .contains("phase=RELEASED", "full_on=2024-07-20", "note=Label A-1. big; and good")
+                .contains("phase=RELEASED", "full_on=2022-07-20", "note=Label A-1. big; and good")
                 .contains("phase=LOST, loss_cause=ANIMALS")
                 .contains("phase=ON_MOTHER", "note=Label A-3. two\nlines");
         String layers = sending.table("layers");
-        assertThat(layers).contains(mother + ",,Moss and foil,2024-05-03,19.05,");
+        assertThat(layers).contains(mother + ",,Moss and foil,2022-05-03,19.05,");
 
         // the sheet has grown: what it knows more is added, nothing is set twice
-        String more = OLD.replace("A-3;Quitte weiß;03.05.2024;0,5;;", "A-3;Quitte weiß;03.05.2024;0,5;;2.8.2024");
+        String more = OLD.replace("A-3;Quitte weiß;03.05.2022;0,5;;", "A-3;Quitte weiß;03.05.2022;0,5;;2.8.2022");
         UUID again = sending.csv(more, StandardCharsets.UTF_8);
         assertThat(sending.view(again).path("remembered").asBoolean()).isTrue();
         JsonNode grown = sending.take(again, sending.view(again).path("mapping"));
@@ -142,22 +142,22 @@ class OldSpreadsheetTest {
         assertThat(layers()).isEqualTo(3);
 
         // what is recorded is not changed by a file
-        UUID other = sending.csv(OLD.replace("A-2;Quitte weiß;03.05.2024;3/4", "A-2;Quitte weiß;04.05.2024;3/4"));
+        UUID other = sending.csv(OLD.replace("A-2;Quitte weiß;03.05.2022;3/4", "A-2;Quitte weiß;04.05.2022;3/4"));
         JsonNode refused = sending.take(other, mapping());
         assertThat(refused.path("state").asString()).isEqualTo("LOOKED");
         assertThat(refused.at("/outcome/bad/0/column").asString()).isEqualTo("set_on");
-        assertThat(refused.at("/outcome/bad/0/message").asString()).contains("is here already with \"2024-05-03\"");
+        assertThat(refused.at("/outcome/bad/0/message").asString()).contains("is here already with \"2022-05-03\"");
     }
 
     @Test
     void every_bad_cell_is_named_by_line_and_column_and_nothing_is_written() {
         UUID id = sending.csv("""
                 Tag;Plant;Set;Diam (in);Rooted;Cut;Potted;Sold;Died;Why;Notes
-                B-1;Quitte weiß;03.05.2024;0,75;;;;;;;
-                B-2;Birne;31.02.2024;thick;;;;;;;
-                B-3;Quitte weiß;03.05.2024;0,75;;01.05.2024;;;;;
-                B-4;Quitte weiß;03.05.2024;0,75;;;;;05.06.2024;;
-                B-4;Quitte weiß;03.05.2024;900;;;;;;;
+                B-1;Quitte weiß;03.05.2022;0,75;;;;;;;
+                B-2;Birne;31.02.2022;thick;;;;;;;
+                B-3;Quitte weiß;03.05.2022;0,75;;01.05.2022;;;;;
+                B-4;Quitte weiß;03.05.2022;0,75;;;;;05.06.2022;;
+                B-4;Quitte weiß;03.05.2022;900;;;;;;;
                 ;;;;;;;;;;
                 B-6;Quitte weiß;03.05.2031;0,75;;;;10.6.2031;;;
                 """);
@@ -170,23 +170,24 @@ class OldSpreadsheetTest {
                 .containsExactly(
                         "3 set_on", "3 diameter_mm", "4 severed_on", "5 loss_cause", "6 diameter_mm", "8 set_on");
         assertThat(outcome.path("bad").toString())
-                .contains("There is no such day", "\"value\":\"thick\"", "from 2024-05-03, the day of set_on");
+                .contains("There is no such day", "\"value\":\"thick\"", "from 2022-05-03, the day of set_on");
         assertThat(layers()).isZero();
     }
 
     @Test
     void a_file_that_is_none_is_told_and_a_large_one_refused() {
         UUID open = sending.csv("code,name\n1,\"never closed\n" + "x".repeat(2_000_000));
-        JsonNode looked = sending.look(
-                open,
-                Map.of(
-                        "table",
-                        "places",
-                        "decimalComma",
-                        false,
-                        "columns",
-                        List.of(source("name", "name", null, null, null, Map.of()))));
-        assertThat(looked.at("/outcome/broken").asString()).contains("line 2", "quotation mark");
+        assertThat(sending.view(open).at("/outcome/broken").asString()).contains("line 2", "quotation mark");
+        Map<String, Object> asPlaces = Map.of(
+                "table",
+                "places",
+                "decimalComma",
+                false,
+                "columns",
+                List.of(source("name", "name", null, null, null, Map.of())));
+        UUID later = sending.csv("code,name\n" + "1,a\n".repeat(20) + "2,\"never closed\n");
+        assertThat(sending.look(later, asPlaces).at("/outcome/broken").asString())
+                .contains("line 22", "quotation mark");
         assertThat(sending.view(sending.csv("")).at("/outcome/broken").asString())
                 .contains("is empty");
         assertThat(sending.view(sending.csv("a,a\n1,2\n")).at("/outcome/broken").asString())
@@ -211,7 +212,7 @@ class OldSpreadsheetTest {
         nursery.owner().get("/api/v1/tables/nothing").expect(404);
         nursery.owner()
                 .post(
-                        "/api/v1/imports/" + open + "/looks",
+                        "/api/v1/imports/" + later + "/looks",
                         Map.of(
                                 "mapping",
                                 Map.of(
