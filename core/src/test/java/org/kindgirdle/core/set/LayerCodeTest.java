@@ -1,6 +1,7 @@
 package org.kindgirdle.core.set;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.HashSet;
 import java.util.Random;
@@ -16,6 +17,7 @@ class LayerCodeTest {
             String code = LayerCode.of(number);
             assertThat(codes.add(code)).as(code).isTrue();
             assertThat(LayerCode.parse(code.toLowerCase().replace("-", ""))).contains(code);
+            assertThat(LayerCode.number(code)).isEqualTo(number);
         }
     }
 
@@ -49,5 +51,9 @@ class LayerCodeTest {
     void other_signs_are_no_code() {
         assertThat(LayerCode.parse("0OI-1L")).isEmpty();
         assertThat(LayerCode.parse("")).isEmpty();
+        assertThat(LayerCode.number(LayerCode.of(LayerCode.CAPACITY - 1))).isEqualTo(LayerCode.CAPACITY - 1);
+        assertThatThrownBy(() -> LayerCode.number("7km-4x"))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("7km-4x");
     }
 }

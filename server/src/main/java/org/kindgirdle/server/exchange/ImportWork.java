@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.UUID;
 import java.util.function.LongPredicate;
+import org.kindgirdle.server.problem.ProblemException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.node.ObjectNode;
@@ -69,7 +70,7 @@ class ImportWork {
             if (!goesOn.test(counting.rows())) {
                 throw new CancelledException();
             }
-        } catch (CsvRows.UnreadableException broken) {
+        } catch (CsvRows.UnreadableException | ProblemException broken) {
             counting.broken(String.valueOf(broken.getMessage()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);

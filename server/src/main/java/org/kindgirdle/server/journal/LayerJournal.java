@@ -90,9 +90,7 @@ public class LayerJournal {
     public List<String> set(UUID batchId, List<NewLayer> all) {
         lock.share();
         NurserySnapshot nursery = snapshots.take();
-        jdbc.update("update counter set next_value = next_value + ? where name = 'layer'", all.size());
-        Integer next = jdbc.queryForObject("select next_value from counter where name = 'layer'", Integer.class);
-        int number = (next == null ? 0 : next) - all.size();
+        int number = LayerNumbers.take(jdbc, -1, all.size());
         List<Layer> rows = new ArrayList<>();
         List<LayerEventRow> records = new ArrayList<>();
         for (NewLayer one : all) {
@@ -150,6 +148,14 @@ public class LayerJournal {
         Layer layer = layers.lockByCode(code).orElseThrow(() -> ProblemException.notFound("layer", code));
         NurserySnapshot nursery = snapshots.take();
         List<LayerEvent> journal = new ArrayList<>(codec.events(events.findByLayerIdOrderById(layer.id())));
+        LayerEvent twin = journal.stream()
+                .filter(event -> event.id().equals(uuid))
+                .findFirst()
+                .orElse(null);
+        if (twin != null) {
+            // it came with a file, or with a nursery that took the place of one: its command was never answered here
+            return again(twin, what, layer);
+        }
         checkCorrection(kind, corrects, journal);
         checkPlace(what, nursery);
         if (kind == RecordKind.SEVERED && corrects == null && layer.phase == LayerPhase.ON_MOTHER) {
@@ -178,6 +184,17 @@ public class LayerJournal {
         }
         events.save(row);
         return new Recorded(uuid, layer.revision, projection == null ? null : conflict(projection, uuid));
+    }
+
+    private static Recorded again(LayerEvent twin, LayerRecord what, Layer layer) {
+        if (!twin.what().equals(what)) {
+            throw ProblemException.conflict(
+                    "This UUID was used already",
+                    "Record " + twin.id() + " is here with something else in it. Nothing was written. Send a new record"
+                            + " under a new UUID.",
+                    Map.of("recordId", twin.id()));
+        }
+        return new Recorded(twin.id(), layer.revision, null);
     }
 
     /** Which of some codes belong to a layer. */

@@ -180,10 +180,7 @@ public class Loading {
                 .max()
                 .orElse(-1);
         int fresh = (int) all.stream().filter(one -> one.code() == null).count();
-        jdbc.update(
-                "update counter set next_value = greatest(next_value, ?) + ? where name = 'layer'", beyond + 1, fresh);
-        Integer after = jdbc.queryForObject("select next_value from counter where name = 'layer'", Integer.class);
-        int next = (after == null ? 0 : after) - fresh;
+        int next = LayerNumbers.take(jdbc, beyond, fresh);
         int[] numbers = new int[all.size()];
         for (int i = 0; i < numbers.length; i++) {
             String code = all.get(i).code();

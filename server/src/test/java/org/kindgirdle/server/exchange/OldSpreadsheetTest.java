@@ -141,6 +141,24 @@ class OldSpreadsheetTest {
         assertThat(grown.at("/outcome/changed").asInt()).isEqualTo(1);
         assertThat(layers()).isEqualTo(3);
 
+        // a phone that sends what came with a file meanwhile is answered as if it had been the first
+        String recordId = nursery.sql()
+                .queryForObject(
+                        "select e.uuid from layer_event e join layer l on l.id = e.layer_id join mother m"
+                                + " on m.id = l.mother_id where m.code = ? and e.kind = 'LOST'",
+                        String.class,
+                        mother);
+        String lost = nursery.sql()
+                .queryForObject(
+                        "select l.code from layer l join layer_event e on e.layer_id = l.id where e.uuid = ?",
+                        String.class,
+                        recordId);
+        String records = "/api/v1/layers/" + lost + "/records";
+        Map<String, Object> record = Map.of("kind", "LOST", "details", Map.of("cause", "ANIMALS"));
+        nursery.grower().post(records, UUID.fromString(recordId), record).expect(201);
+        Map<String, Object> different = Map.of("kind", "LOST", "details", Map.of("cause", "DRIED"));
+        nursery.owner().post(records, UUID.fromString(recordId), different).expect(409);
+
         // what is recorded is not changed by a file
         UUID other = sending.csv(OLD.replace("A-2;Quitte weiß;03.05.2022;3/4", "A-2;Quitte weiß;04.05.2022;3/4"));
         JsonNode refused = sending.take(other, mapping());
@@ -225,6 +243,20 @@ class OldSpreadsheetTest {
                 .expect(400);
         nursery.owner().delete("/api/v1/imports/" + open).expect(204);
         nursery.owner().get("/api/v1/imports/" + open).expect(404);
+    }
+
+    @Test
+    void more_layers_than_there_are_codes_are_refused_in_words() {
+        Integer next =
+                nursery.sql().queryForObject("select next_value from counter where name = 'layer'", Integer.class);
+        nursery.sql().update("update counter set next_value = 279840 where name = 'layer'");
+        try {
+            JsonNode refused = sending.take(sending.csv(OLD, StandardCharsets.UTF_8), mapping());
+            assertThat(refused.at("/outcome/broken").asString()).contains("codes for 279841 layers");
+            assertThat(layers()).isZero();
+        } finally {
+            nursery.sql().update("update counter set next_value = ? where name = 'layer'", next);
+        }
     }
 
     @Test
