@@ -57,16 +57,12 @@ final class BeanTable<T extends Record> implements Table {
         this.places = shape.places().stream()
                 .map(place -> at(this.template, place.path()) == null
                         ? place
-                        : new Shape.Place(optional(place.column()), place.path(), place.ref()))
+                        : new Shape.Place(place.column().asOptional(), place.path(), place.ref()))
                 .toList();
     }
 
     /** What every such table works with. */
     record Tools(JsonMapper json, Validator validator) {}
-
-    private static Column optional(Column one) {
-        return new Column(one.name(), one.kind(), false, one.readOnly(), one.codes(), one.dimension(), one.range());
-    }
 
     @Override
     public String name() {
@@ -264,10 +260,7 @@ final class BeanTable<T extends Record> implements Table {
                 .map(place -> place.column().name())
                 .findFirst()
                 .orElse(Shape.snake(field).replace('.', '_'));
-        return new Wrong(
-                column,
-                "",
-                Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : "."));
+        return new Wrong(column, "", RowCells.sentence(message));
     }
 
     private static @Nullable JsonNode at(JsonNode tree, List<String> path) {

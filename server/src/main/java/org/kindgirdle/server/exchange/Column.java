@@ -70,6 +70,10 @@ record Column(
         return new Column(name, kind, true, readOnly, codes, dimension, range);
     }
 
+    Column asOptional() {
+        return new Column(name, kind, false, readOnly, codes, dimension, range);
+    }
+
     Column asReadOnly() {
         return new Column(name, kind, false, true, codes, dimension, range);
     }

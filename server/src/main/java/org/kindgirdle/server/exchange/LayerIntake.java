@@ -29,10 +29,7 @@ import org.kindgirdle.server.journal.Lives;
 import org.kindgirdle.server.journal.Loading;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.nursery.RecipeView;
-import org.kindgirdle.server.problem.Readable;
-import org.kindgirdle.server.problem.Violation;
 import org.kindgirdle.server.time.BusinessClock;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -59,6 +56,9 @@ final class LayerIntake implements Table.Intake {
             LayerTable.DESTINATION,
             LayerTable.LOST_ON,
             LayerTable.LOSS_CAUSE);
+
+    private static final List<String> NEEDED =
+            List.of(LayerTable.MOTHER, LayerTable.RECIPE, LayerTable.SET_ON, "diameter_mm");
 
     private final House house;
     private final LayerTable.Digests digests;
@@ -247,30 +247,22 @@ final class LayerIntake implements Table.Intake {
     }
 
     private Row row(ObjectNode cells, long line) {
-        List<Wrong> wrong = new ArrayList<>();
-        for (String needed : List.of(LayerTable.MOTHER, LayerTable.RECIPE, LayerTable.SET_ON, "diameter_mm")) {
-            if (text(cells, needed) == null) {
-                wrong.add(new Wrong(needed, "", "A layer must have this."));
-            }
-        }
-        String code = code(cells, line, wrong);
-        if (!wrong.isEmpty()) {
-            throw new RowException(wrong);
-        }
-        String motherCode = String.valueOf(text(cells, LayerTable.MOTHER));
+        RowCells.checkThere(cells, NEEDED, "A layer must have this.");
+        String code = code(cells, line);
+        String motherCode = RowCells.need(cells, LayerTable.MOTHER);
         long mother = house.mothers.id(LayerTable.MOTHER, motherCode);
-        String limbName = text(cells, LayerTable.LIMB);
+        String limbName = RowCells.text(cells, LayerTable.LIMB);
         Long limb = limbName == null
                 ? null
                 : house.limbs.id(
                         LayerTable.LIMB,
                         limbName.startsWith(motherCode + "/") ? limbName : motherCode + "/" + limbName);
-        RecipeView recipe = house.nursery.recipe(
-                house.recipes.id(LayerTable.RECIPE, String.valueOf(text(cells, LayerTable.RECIPE))));
-        LocalDate setOn = date(cells, LayerTable.SET_ON);
+        RecipeView recipe =
+                house.nursery.recipe(house.recipes.id(LayerTable.RECIPE, RowCells.need(cells, LayerTable.RECIPE)));
+        LocalDate setOn = RowCells.date(cells, LayerTable.SET_ON);
         LayerRecord.Set set = set(cells, mother, recipe);
         List<Deed> deeds = deeds(cells, Objects.requireNonNull(setOn));
-        String label = text(cells, LayerTable.LABEL);
+        String label = RowCells.text(cells, LayerTable.LABEL);
         String note = cells.path(LayerTable.NOTE).asString("");
         return new Row(
                 line,
@@ -285,22 +277,20 @@ final class LayerIntake implements Table.Intake {
                 deeds);
     }
 
-    private @Nullable String code(ObjectNode cells, long line, List<Wrong> wrong) {
-        String typed = text(cells, LayerTable.CODE);
+    private @Nullable String code(ObjectNode cells, long line) {
+        String typed = RowCells.text(cells, LayerTable.CODE);
         if (typed == null) {
             return null;
         }
         String code = LayerCode.parse(typed).orElse(null);
         if (code == null) {
-            wrong.add(new Wrong(
+            throw new RowException(
                     LayerTable.CODE,
-                    "",
-                    "This is no code of Kind Girdle, like 7KM-4X. If it is the nursery's own, let it be the label."));
-            return null;
+                    "This is no code of Kind Girdle, like 7KM-4X. If it is the nursery's own, let it be the label.");
         }
         Long earlier = lines.putIfAbsent("code " + code, line);
         if (earlier != null) {
-            wrong.add(new Wrong(LayerTable.CODE, "", "Line " + earlier + " has the same code."));
+            throw new RowException(LayerTable.CODE, "Line " + earlier + " has the same code.");
         }
         return code;
     }
@@ -346,7 +336,7 @@ final class LayerIntake implements Table.Intake {
         if (!tree.has("ringMm")) {
             tree.put("ringMm", usualRingMm(tree.path("diameterMm").doubleValue(), mother, recipe));
         }
-        return read(tree, LayerRecord.Set.class);
+        return RowCells.record(json, tree, LayerRecord.Set.class);
     }
 
     /** The width that the recipe asks of such a branch. */
@@ -370,7 +360,7 @@ final class LayerIntake implements Table.Intake {
 
     private List<Deed> deeds(ObjectNode cells, LocalDate setOn) {
         List<Deed> deeds = new ArrayList<>();
-        LocalDate fullOn = date(cells, LayerTable.FULL_ON);
+        LocalDate fullOn = RowCells.date(cells, LayerTable.FULL_ON);
         if (fullOn != null) {
             deeds.add(new Deed(
                     LayerTable.FULL_ON,
@@ -378,7 +368,7 @@ final class LayerIntake implements Table.Intake {
                     new LayerRecord.Looked(
                             RootStage.FILLED, new Sectors(Collections.nCopies(Sectors.COUNT, 3)), 100, Set.of())));
         }
-        LocalDate severedOn = date(cells, LayerTable.SEVERED_ON);
+        LocalDate severedOn = RowCells.date(cells, LayerTable.SEVERED_ON);
         if (severedOn != null) {
             int before = cells.path(LayerTable.LEAVES_BEFORE).asInt(0);
             int left = cells.path(LayerTable.LEAVES_LEFT).asInt(before);
@@ -387,9 +377,9 @@ final class LayerIntake implements Table.Intake {
                     severedOn,
                     kept(LayerTable.LEAVES_LEFT, () -> new LayerRecord.Severed(before, left))));
         }
-        LocalDate pottedOn = date(cells, LayerTable.POTTED_ON);
+        LocalDate pottedOn = RowCells.date(cells, LayerTable.POTTED_ON);
         if (pottedOn != null) {
-            String medium = text(cells, LayerTable.FIRST_MEDIUM);
+            String medium = RowCells.text(cells, LayerTable.FIRST_MEDIUM);
             double pot = cells.path(LayerTable.POT_ML).doubleValue(0);
             deeds.add(new Deed(
                     LayerTable.POTTED_ON,
@@ -399,18 +389,18 @@ final class LayerIntake implements Table.Intake {
                             () -> new LayerRecord.Potted(
                                     medium == null ? FirstMedium.LIGHT_MIX : FirstMedium.valueOf(medium), pot, null))));
         }
-        LocalDate releasedOn = date(cells, LayerTable.RELEASED_ON);
+        LocalDate releasedOn = RowCells.date(cells, LayerTable.RELEASED_ON);
         if (releasedOn != null) {
-            String where = text(cells, LayerTable.DESTINATION);
+            String where = RowCells.text(cells, LayerTable.DESTINATION);
             deeds.add(new Deed(
                     LayerTable.RELEASED_ON,
                     releasedOn,
                     new LayerRecord.Released(
                             where == null ? LayerRecord.Destination.SALE : LayerRecord.Destination.valueOf(where))));
         }
-        LocalDate lostOn = date(cells, LayerTable.LOST_ON);
+        LocalDate lostOn = RowCells.date(cells, LayerTable.LOST_ON);
         if (lostOn != null) {
-            String cause = text(cells, LayerTable.LOSS_CAUSE);
+            String cause = RowCells.text(cells, LayerTable.LOSS_CAUSE);
             if (cause == null) {
                 throw new RowException(
                         LayerTable.LOSS_CAUSE,
@@ -457,29 +447,5 @@ final class LayerIntake implements Table.Intake {
         } catch (IllegalArgumentException refused) {
             throw new RowException(column, refused.getMessage() + ".");
         }
-    }
-
-    private <T> T read(ObjectNode tree, Class<T> type) {
-        try {
-            return json.treeToValue(tree, type);
-        } catch (JacksonException unreadable) {
-            Violation why = Readable.violation(unreadable);
-            throw new RowException(
-                    Shape.snake(why.field()),
-                    Character.toUpperCase(why.message().charAt(0))
-                            + why.message().substring(1) + ".");
-        }
-    }
-
-    private static @Nullable LocalDate date(ObjectNode cells, String column) {
-        String text = text(cells, column);
-        return text == null ? null : LocalDate.parse(text);
-    }
-
-    private static @Nullable String text(ObjectNode cells, String column) {
-        JsonNode value = cells.get(column);
-        return value == null || value.isNull() || value.asString().isBlank()
-                ? null
-                : value.asString().strip();
     }
 }

@@ -90,7 +90,9 @@ class LayerTable implements Table {
                 Column.of(RECIPE, Column.Kind.NAME).asNeeded(),
                 Column.of(SET_ON, Column.Kind.DATE).asNeeded()));
         SET.forEach(place -> all.add(
-                place.column().name().equals("diameter_mm") ? place.column().asNeeded() : optional(place.column())));
+                place.column().name().equals("diameter_mm")
+                        ? place.column().asNeeded()
+                        : place.column().asOptional()));
         all.addAll(List.of(
                 Column.of(FULL_ON, Column.Kind.DATE),
                 Column.of(SEVERED_ON, Column.Kind.DATE),
@@ -108,10 +110,6 @@ class LayerTable implements Table {
                 Column.of("variety", Column.Kind.TEXT).asReadOnly(),
                 code("phase", LayerPhase.class).asReadOnly()));
         return List.copyOf(all);
-    }
-
-    private static Column optional(Column one) {
-        return new Column(one.name(), one.kind(), false, false, one.codes(), one.dimension(), one.range());
     }
 
     private static Column code(String name, Class<?> of) {

@@ -17,10 +17,7 @@ import org.kindgirdle.server.exchange.RowException.Wrong;
 import org.kindgirdle.server.journal.Lives;
 import org.kindgirdle.server.journal.Loading;
 import org.kindgirdle.server.journal.RecordKind;
-import org.kindgirdle.server.problem.Readable;
-import org.kindgirdle.server.problem.Violation;
 import org.kindgirdle.server.time.BusinessClock;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -29,6 +26,9 @@ import tools.jackson.databind.node.ObjectNode;
 final class RecordIntake implements Table.Intake {
 
     private static final int AT_ONCE = 2000;
+
+    private static final List<String> NEEDED =
+            List.of(RecordTable.ID, RecordTable.LAYER, RecordTable.KIND, RecordTable.OCCURRED_AT);
 
     private final House house;
     private final Map<RecordKind, List<Shape.Place>> details;
@@ -204,28 +204,20 @@ final class RecordIntake implements Table.Intake {
     }
 
     private Row row(ObjectNode cells, long line) {
-        List<Wrong> wrong = new ArrayList<>();
-        for (String needed : List.of(RecordTable.ID, RecordTable.LAYER, RecordTable.KIND, RecordTable.OCCURRED_AT)) {
-            if (text(cells, needed) == null) {
-                wrong.add(new Wrong(needed, "", "A record must have this."));
-            }
-        }
-        if (!wrong.isEmpty()) {
-            throw new RowException(wrong);
-        }
-        RecordKind kind = RecordKind.valueOf(need(cells, RecordTable.KIND));
-        String typed = need(cells, RecordTable.LAYER);
+        RowCells.checkThere(cells, NEEDED, "A record must have this.");
+        RecordKind kind = RecordKind.valueOf(RowCells.need(cells, RecordTable.KIND));
+        String typed = RowCells.need(cells, RecordTable.LAYER);
         String layer = LayerCode.parse(typed)
                 .orElseThrow(() -> new RowException(RecordTable.LAYER, "This is no code of a layer, like 7KM-4X."));
-        Instant at = Instant.parse(need(cells, RecordTable.OCCURRED_AT));
+        Instant at = Instant.parse(RowCells.need(cells, RecordTable.OCCURRED_AT));
         if (at.isAfter(latest) || at.isBefore(earliest)) {
             throw new RowException(RecordTable.OCCURRED_AT, "It must be from " + earliest + " to " + latest + ".");
         }
-        String recordedAt = text(cells, RecordTable.RECORDED_AT);
-        String by = text(cells, RecordTable.BY);
-        String corrects = text(cells, RecordTable.CORRECTS);
+        String recordedAt = RowCells.text(cells, RecordTable.RECORDED_AT);
+        String by = RowCells.text(cells, RecordTable.BY);
+        String corrects = RowCells.text(cells, RecordTable.CORRECTS);
         Loading.Noted noted = new Loading.Noted(
-                UUID.fromString(need(cells, RecordTable.ID)),
+                UUID.fromString(RowCells.need(cells, RecordTable.ID)),
                 at,
                 recordedAt == null ? now : Instant.parse(recordedAt),
                 cells.path(RecordTable.CLOCK_OFFSET_DAYS).asInt(0),
@@ -238,24 +230,24 @@ final class RecordIntake implements Table.Intake {
     }
 
     private static Loading.@Nullable Dates said(ObjectNode cells) {
-        LocalDate q10 = date(cells, RecordTable.READY10_ON);
-        LocalDate q50 = date(cells, RecordTable.READY50_ON);
-        LocalDate q90 = date(cells, RecordTable.READY90_ON);
+        LocalDate q10 = RowCells.date(cells, RecordTable.READY10_ON);
+        LocalDate q50 = RowCells.date(cells, RecordTable.READY50_ON);
+        LocalDate q90 = RowCells.date(cells, RecordTable.READY90_ON);
         return q10 == null && q50 == null && q90 == null ? null : new Loading.Dates(q10, q50, q90);
     }
 
     private Setting setting(ObjectNode cells) {
-        String mother = text(cells, RecordTable.MOTHER);
-        String recipe = text(cells, RecordTable.RECIPE);
+        String mother = RowCells.text(cells, RecordTable.MOTHER);
+        String recipe = RowCells.text(cells, RecordTable.RECIPE);
         if (mother == null || recipe == null) {
             throw new RowException(
                     mother == null ? RecordTable.MOTHER : RecordTable.RECIPE,
                     "A record that sets a layer says on which mother and with which recipe.");
         }
-        String batch = text(cells, RecordTable.BATCH);
-        String limb = text(cells, RecordTable.LIMB);
+        String batch = RowCells.text(cells, RecordTable.BATCH);
+        String limb = RowCells.text(cells, RecordTable.LIMB);
         return new Setting(
-                batch == null ? UUID.fromString(need(cells, RecordTable.ID)) : UUID.fromString(batch),
+                batch == null ? UUID.fromString(RowCells.need(cells, RecordTable.ID)) : UUID.fromString(batch),
                 house.mothers.id(RecordTable.MOTHER, mother),
                 limb == null ? null : house.limbs.id(RecordTable.LIMB, limb),
                 house.recipes.id(RecordTable.RECIPE, recipe),
@@ -279,30 +271,6 @@ final class RecordIntake implements Table.Intake {
                 tree.putArray(place.field());
             }
         }
-        try {
-            return json.treeToValue(tree, Lives.type(kind));
-        } catch (JacksonException unreadable) {
-            Violation why = Readable.violation(unreadable);
-            throw new RowException(
-                    Shape.snake(why.field()),
-                    Character.toUpperCase(why.message().charAt(0))
-                            + why.message().substring(1) + ".");
-        }
-    }
-
-    private static @Nullable LocalDate date(ObjectNode cells, String column) {
-        String text = text(cells, column);
-        return text == null ? null : LocalDate.parse(text);
-    }
-
-    private static String need(ObjectNode cells, String column) {
-        return String.valueOf(text(cells, column));
-    }
-
-    private static @Nullable String text(ObjectNode cells, String column) {
-        JsonNode value = cells.get(column);
-        return value == null || value.isNull() || value.asString().isBlank()
-                ? null
-                : value.asString().strip();
+        return RowCells.record(json, tree, Lives.type(kind));
     }
 }

@@ -90,10 +90,7 @@ class RecordTable implements Table {
         details.values()
                 .forEach(places -> places.forEach(place -> {
                     Column one = place.column();
-                    Column before = all.putIfAbsent(
-                            one.name(),
-                            new Column(
-                                    one.name(), one.kind(), false, false, one.codes(), one.dimension(), one.range()));
+                    Column before = all.putIfAbsent(one.name(), one.asOptional());
                     if (before != null && before.kind() != one.kind()) {
                         throw new IllegalStateException("two kinds of record mean different things by " + one.name());
                     }
