@@ -13,7 +13,8 @@ public final class SeasonSheets {
     private static final double ROW_MM = 6.2;
     private static final double LABEL_MM = 46;
     private static final double SHARE_MM = 34;
-    private static final double WORDS_MM = 36;
+    private static final double NUMBER_MM = 15;
+    private static final double LAST_MM = 26;
     private static final double THIN_MM = .15;
     private static final double THICK_MM = .4;
     private static final double INTERVAL_MM = 1.6;
@@ -110,10 +111,11 @@ public final class SeasonSheets {
         }
     }
 
-    /** The right end of a column of numbers. */
+    /** The right end of a column of numbers; the last has the longest heading. */
     private double column(int number, int all) {
-        double from = MARGIN_MM + LABEL_MM + SHARE_MM + WORDS_MM;
-        return from + (widthMm - MARGIN_MM - from) * (number + 1) / all;
+        double right = widthMm - MARGIN_MM;
+        int before = all - 1 - number;
+        return before == 0 ? right : right - LAST_MM - (before - 1) * NUMBER_MM;
     }
 
     private void right(String text, double end, double size) {
