@@ -30,8 +30,8 @@ const changed = ref(false)
 watch(mapping, (_now, before) => (changed.value = before !== null), { deep: true })
 
 async function lookAgain(): Promise<void> {
-  await look()
-  changed.value = false
+  // a look that never began says nothing of how the file is read now
+  if (await look()) changed.value = false
 }
 
 // what can be told is told without asking: a mapping that is whole is tried at once

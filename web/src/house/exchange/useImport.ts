@@ -24,13 +24,16 @@ export function useImport(fileId: Ref<string>) {
     { immediate: true },
   )
 
-  async function send(what: string, body?: unknown): Promise<void> {
+  /** @returns whether it was heard */
+  async function send(what: string, body?: unknown): Promise<boolean> {
     problem.value = null
     try {
       const answer = await api<Schemas['ImportView']>('POST', `/imports/${fileId.value}/${what}`, body)
       queries.setQueryData(key.value, answer)
+      return true
     } catch (failure) {
       problem.value = failure
+      return false
     }
   }
   const look = () => send('looks', { mapping: mapping.value })

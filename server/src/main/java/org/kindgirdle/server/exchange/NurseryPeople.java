@@ -75,6 +75,8 @@ class NurseryPeople {
                 renumbered.add(name);
             }
         });
+        // a session remembers the role of before: whoever else is signed in comes in anew
+        jdbc.update("delete from SPRING_SESSION where principal_name <> ?", before.owner);
         if (renumbered.isEmpty()) {
             return;
         }

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.kindgirdle.server.problem.ProblemException;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,8 +16,10 @@ public class People {
 
     private final PersonRepository people;
     private final PasswordEncoder passwords;
+    private final JdbcTemplate jdbc;
 
-    People(PersonRepository people, PasswordEncoder passwords) {
+    People(PersonRepository people, PasswordEncoder passwords, JdbcTemplate jdbc) {
+        this.jdbc = jdbc;
         this.people = people;
         this.passwords = passwords;
     }
@@ -43,6 +46,8 @@ public class People {
     public PersonView givePassword(long id, String password) {
         Person person = people.findById(id).orElseThrow(() -> ProblemException.notFound("person", id));
         person.passwordHash = encode(password);
+        // whoever came in with the old one comes in anew
+        jdbc.update("delete from SPRING_SESSION where principal_name = ?", person.name);
         return view(person);
     }
 
