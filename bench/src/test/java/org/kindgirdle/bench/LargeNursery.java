@@ -32,6 +32,9 @@ final class LargeNursery {
 
     private final Connection database;
     private final Random random = new Random(7);
+    /** by the number of a finished one */
+    private final LocalDate[] setOn = new LocalDate[FINISHED];
+
     private long event = 1_000_000_000L;
 
     private LargeNursery(Connection database) {
@@ -74,6 +77,7 @@ final class LargeNursery {
                     batch = UUID.randomUUID();
                 }
                 LocalDate set = TODAY.minusDays(400 + random.nextInt(2500));
+                setOn[i] = set;
                 long mother = mothers.get(random.nextInt(mothers.size()));
                 insert.setLong(1, 10_000_000L + i);
                 insert.setLong(2, number + i);
@@ -121,11 +125,12 @@ final class LargeNursery {
         }
         try (PreparedStatement insert = database.prepareStatement(
                 "insert into layer_event (id, uuid, layer_id, kind, on_date, occurred_at, recorded_at,"
-                        + " clock_offset_days, person_id, details, note) values (?, ?, ?, ?, ?, ?, ?, 0, 1, ?, ?)")) {
+                        + " clock_offset_days, person_id, details, note, ready10_on, ready50_on, ready90_on)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, 0, 1, ?, ?, ?, ?, ?)")) {
             int written = 0;
             for (int i = 0; i < FINISHED; i++) {
                 long layer = 10_000_000L + i;
-                LocalDate on = TODAY.minusDays(400 + random.nextInt(2500));
+                LocalDate on = setOn[i];
                 add(insert, layer, "SET", on, set, "");
                 add(insert, layer, "LOOKED", on.plusDays(30), LOOK, i % 500 == 0 ? "wasps near the ball" : "");
                 add(insert, layer, "SEVERED", on.plusDays(70), "{\"leavesBefore\":9,\"leavesLeft\":5}", "");
@@ -157,6 +162,12 @@ final class LargeNursery {
         insert.setObject(7, on.atTime(9, 0));
         insert.setString(8, details);
         insert.setString(9, note);
+        // what was said of the ball on that day
+        boolean filling = kind.equals("SET") || kind.equals("LOOKED");
+        int likeliest = 60 + random.nextInt(20);
+        insert.setObject(10, filling ? on.plusDays(likeliest - 15) : null);
+        insert.setObject(11, filling ? on.plusDays(likeliest) : null);
+        insert.setObject(12, filling ? on.plusDays(likeliest + 20) : null);
         insert.addBatch();
         if (event % AT_ONCE == 0) {
             insert.executeBatch();

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.look.School;
@@ -61,7 +62,7 @@ class DemoNursery implements BeforeServing {
     private final Targets targets;
     private final DemoTrials trials;
     private final DemoSeason season;
-    private final DemoPast past;
+    private final DemoLives lives;
     private final DemoLeftovers leftovers;
     private final DemoBench bench;
     private final JdbcTemplate jdbc;
@@ -77,7 +78,7 @@ class DemoNursery implements BeforeServing {
             Targets targets,
             DemoTrials trials,
             DemoSeason season,
-            DemoPast past,
+            DemoLives lives,
             DemoLeftovers leftovers,
             DemoBench bench,
             JdbcTemplate jdbc,
@@ -91,7 +92,7 @@ class DemoNursery implements BeforeServing {
         this.targets = targets;
         this.trials = trials;
         this.season = season;
-        this.past = past;
+        this.lives = lives;
         this.leftovers = leftovers;
         this.bench = bench;
         this.jdbc = jdbc;
@@ -125,8 +126,9 @@ class DemoNursery implements BeforeServing {
             season.play(mothers, limbs(mothers), recipes, TODAY);
             clock.moveTo(TODAY);
             leftovers.record(mothers, recipes, TODAY);
-            // last, so that what is under way keeps the lowest numbers
-            past.play(DemoPastPlan.BATCHES, mothers, recipes, dealt, DemoTruth.SHIPPED, maren.id());
+            // these last, so that the layers that have something to show keep the lowest numbers
+            lives.play(DemoPastPlan.season(dealt), mothers, recipes, DemoTruth.SHIPPED, maren.id());
+            lives.play(DemoPresentPlan.season(TODAY), mothers, recipes, DemoTruth.SHIPPED, maren.id());
             wanted(recipes);
             bench.stock();
             bench.ask(mothers, recipes);
@@ -192,7 +194,8 @@ class DemoNursery implements BeforeServing {
         Map<String, Long> places = new HashMap<>();
         nursery.places().forEach(place -> places.put(place.name(), key(place.id())));
         Map<String, Long> ids = new HashMap<>();
-        for (DemoPlan.MotherPlan mother : DemoPlan.MOTHERS) {
+        for (DemoPlan.MotherPlan mother : Stream.concat(DemoPlan.MOTHERS.stream(), DemoPresentPlan.MOTHERS.stream())
+                .toList()) {
             MotherView saved = stock.save(new MotherView(
                     null,
                     mother.code(),

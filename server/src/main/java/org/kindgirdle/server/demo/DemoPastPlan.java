@@ -1,8 +1,10 @@
 package org.kindgirdle.server.demo;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** What was set in the two seasons that are over. */
 final class DemoPastPlan {
@@ -11,38 +13,31 @@ final class DemoPastPlan {
 
     static final LocalDate FIRST_DAY = LocalDate.of(2024, 4, 16);
 
-    /** Layers set together on one mother. */
-    record Batch(String mother, String recipe, LocalDate on, int count, double diameterMm) {}
+    /** By this day the last of it is sold or given up. */
+    private static final LocalDate OVER = LocalDate.of(2026, 6, 1);
 
-    private record Habit(String mother, String recipe, int count, double diameterMm, int firstDay, int everyDays) {}
+    private static final long SEED = 20240507;
 
     /** What is set each year, by the day of the year on which it begins, in four turns. */
-    private static final List<Habit> HABITS = List.of(
-            new Habit("QU-01", "Moss and foil", 5, 16, 120, 21),
-            new Habit("QU-02", "Coir bag", 4, 15, 127, 21),
-            new Habit("MU-01", "Moss and foil", 4, 19, 130, 21),
-            new Habit("MU-02", "Clear film", 5, 20, 113, 24),
-            new Habit("LQ-01", "Moss and foil", 5, 17, 99, 24),
-            new Habit("LQ-02", "Coir bag", 3, 16, 141, 18),
-            new Habit("MD-01", "Moss and foil", 4, 14, 134, 18),
-            new Habit("MD-02", "Hinged pod", 3, 13, 116, 24),
-            new Habit("FJ-01", "Coir bag", 5, 13, 99, 24),
-            new Habit("SM-01", "Moss and foil", 3, 11, 134, 21));
+    private static final List<DemoHabit> HABITS = List.of(
+            new DemoHabit("QU-01", "Moss and foil", 5, 16, 120, 21),
+            new DemoHabit("QU-02", "Coir bag", 4, 15, 127, 21),
+            new DemoHabit("MU-01", "Moss and foil", 4, 19, 130, 21),
+            new DemoHabit("MU-02", "Clear film", 5, 20, 113, 24),
+            new DemoHabit("LQ-01", "Moss and foil", 5, 17, 99, 24),
+            new DemoHabit("LQ-02", "Coir bag", 3, 16, 141, 18),
+            new DemoHabit("MD-01", "Moss and foil", 4, 14, 134, 18),
+            new DemoHabit("MD-02", "Hinged pod", 3, 13, 116, 24),
+            new DemoHabit("FJ-01", "Coir bag", 5, 13, 99, 24),
+            new DemoHabit("SM-01", "Moss and foil", 3, 11, 134, 21));
 
-    private static final int TURNS = 4;
-
-    static final List<Batch> BATCHES = batches();
-
-    private static List<Batch> batches() {
-        List<Batch> all = new ArrayList<>();
+    static DemoLives.Season season(List<DemoTrials.Dealt> trials) {
+        List<DemoLives.Batch> all = new ArrayList<>();
         for (int year = 2024; year <= 2025; year++) {
-            for (Habit habit : HABITS) {
-                for (int turn = 0; turn < TURNS; turn++) {
-                    LocalDate on = LocalDate.ofYearDay(year, habit.firstDay() + turn * habit.everyDays());
-                    all.add(new Batch(habit.mother(), habit.recipe(), on, habit.count(), habit.diameterMm()));
-                }
+            for (DemoHabit habit : HABITS) {
+                all.addAll(habit.in(year));
             }
         }
-        return all;
+        return new DemoLives.Season(all, trials, FIRST_DAY, OVER, Set.of(DayOfWeek.TUESDAY), OVER, true, SEED);
     }
 }

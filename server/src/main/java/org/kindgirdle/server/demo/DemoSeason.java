@@ -269,7 +269,7 @@ class DemoSeason {
                 return false;
             }
             layer.severed = true;
-            append(layer, day, cut(now, context, day, placeOf(nursery, UNDER_COVER)), random);
+            append(layer, day, cut(now, context, nursery), random);
             append(layer, day, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000, null), random);
             return false;
         }
@@ -284,7 +284,7 @@ class DemoSeason {
     }
 
     /** With the leaf that its roots carry, into the tent. */
-    static LayerRecord.Severed cut(LayerProjection now, LayerContext context, LocalDate day, @Nullable Long placeId) {
+    static LayerRecord.Severed cut(LayerProjection now, LayerContext context, NurserySnapshot nursery) {
         LayerState state = now.state();
         int leaves = state.set().leavesBeyond();
         LeafBalance balance = LeafBalance.of(
@@ -295,9 +295,15 @@ class DemoSeason {
                 state.stage(),
                 leaves,
                 context.species().leafCm2(),
-                context.climate().vpdKpaOn(day),
+                context.climate().vpdKpaOn(nursery.today()),
                 Shelter.MIST_TENT);
-        return new LayerRecord.Severed(leaves, balance.keep(), 0, null, Shelter.MIST_TENT, false, placeId);
+        return new LayerRecord.Severed(
+                leaves, balance.keep(), 0, null, Shelter.MIST_TENT, false, placeOf(nursery, UNDER_COVER));
+    }
+
+    /** Out of the tunnel as soon as it bears half shade. */
+    static LayerRecord.Moved stepUp(Rung to, NurserySnapshot nursery) {
+        return new LayerRecord.Moved(to, to == Rung.HALF ? placeOf(nursery, OUT_OF_DOORS) : null, null);
     }
 
     private static @Nullable Long placeOf(NurserySnapshot nursery, String name) {
@@ -312,12 +318,7 @@ class DemoSeason {
             Sim layer, LayerProjection now, HardenVerdict verdict, NurserySnapshot nursery, Random random) {
         LocalDate day = nursery.today();
         if (verdict.step() == PlantStep.STEP_UP && verdict.to() != null) {
-            boolean leavesTheTunnel = verdict.to() == Rung.HALF;
-            append(
-                    layer,
-                    day,
-                    new LayerRecord.Moved(verdict.to(), leavesTheTunnel ? placeOf(nursery, OUT_OF_DOORS) : null, null),
-                    random);
+            append(layer, day, stepUp(verdict.to(), nursery), random);
             return true;
         }
         if (verdict.step() == PlantStep.RELEASE) {

@@ -1,5 +1,7 @@
 package org.kindgirdle.server.demo;
 
+import static java.util.Map.entry;
+
 import java.util.Map;
 import java.util.Random;
 import org.jspecify.annotations.Nullable;
@@ -22,8 +24,27 @@ record DemoTruth(
         Map<String, Double> timeFactor, Map<String, Double> rooting, double unscrapedRooting, double establishing) {
 
     static final DemoTruth SHIPPED = new DemoTruth(
-            Map.of("CYDOBL", 1.2, "MORNIG", .85, "ERIJAP", 1.0, "MESGER", 1.1, "FEISEL", .95, "COTCOG", 1.05),
-            Map.of("CYDOBL", .92, "MORNIG", .8, "ERIJAP", .85, "MESGER", .75, "FEISEL", .7, "COTCOG", .6),
+            Map.ofEntries(
+                    entry("CYDOBL", 1.2),
+                    entry("MORNIG", .85),
+                    entry("ERIJAP", 1.0),
+                    entry("MESGER", 1.1),
+                    entry("FEISEL", .95),
+                    entry("COTCOG", 1.05),
+                    entry("WISSIN", 1.1),
+                    entry("STYJAP", .9),
+                    entry("DAVINV", 1.15),
+                    entry("HAMINT", 1.1)),
+            Map.ofEntries(
+                    entry("CYDOBL", .92),
+                    entry("MORNIG", .8),
+                    entry("ERIJAP", .85),
+                    entry("MESGER", .75),
+                    entry("FEISEL", .7),
+                    entry("COTCOG", .6),
+                    entry("WISSIN", .9),
+                    entry("DAVINV", .6),
+                    entry("HAMINT", .65)),
             .45,
             .88);
 

@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -179,11 +180,12 @@ public class Outcomes {
         List<Foretold> all = new ArrayList<>();
         List<Foreseen> one = new ArrayList<>();
         jdbc.query(
-                "select l.id, l.mother_id, l.full_on, e.kind, e.on_date, e.corrects is not null put_right,"
+                // in the order of the index by layer, whatever the order of its records: sorting them costs more
+                "select l.id, l.mother_id, l.full_on, e.kind, e.on_date, e.corrects is not null,"
                         + " e.ready10_on, e.ready50_on, e.ready90_on from layer l join layer_event e on e.layer_id = l.id"
                         + where.sql() + " and l.full_on is not null"
                         + " and (e.kind in ('SET', 'LOOKED', 'RERUNG') or e.corrects is not null)"
-                        + " order by l.id, e.occurred_at",
+                        + " order by l.id",
                 where.values(),
                 row -> {
                     Foreseen next = foreseen(row);
@@ -209,17 +211,17 @@ public class Outcomes {
             @Nullable LocalDate q90) {}
 
     private static Foreseen foreseen(ResultSet row) throws SQLException {
-        String kind = row.getString("kind");
+        String kind = row.getString(4);
         return new Foreseen(
-                row.getLong("id"),
-                row.getLong("mother_id"),
-                Objects.requireNonNull(row.getObject("full_on", LocalDate.class)),
-                kind.equals("RERUNG") || row.getBoolean("put_right"),
+                row.getLong(1),
+                row.getLong(2),
+                Objects.requireNonNull(row.getObject(3, LocalDate.class)),
+                kind.equals("RERUNG") || row.getBoolean(6),
                 kind.equals("SET"),
-                Objects.requireNonNull(row.getObject("on_date", LocalDate.class)),
-                row.getObject("ready10_on", LocalDate.class),
-                row.getObject("ready50_on", LocalDate.class),
-                row.getObject("ready90_on", LocalDate.class));
+                Objects.requireNonNull(row.getObject(5, LocalDate.class)),
+                row.getObject(7, LocalDate.class),
+                row.getObject(8, LocalDate.class),
+                row.getObject(9, LocalDate.class));
     }
 
     private static Optional<Foretold> foretold(List<Foreseen> rows) {
@@ -234,7 +236,7 @@ public class Outcomes {
                 said.add(new Said(row.atSetting(), new Hindsight.Said(row.on(), row.q10(), row.q50(), row.q90())));
             }
         }
-        Foreseen last = before.get(before.size() - 1);
+        Foreseen last = before.stream().max(Comparator.comparing(Foreseen::on)).orElseThrow();
         return said.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Foretold(last.motherId(), new Hindsight(last.on(), last.fullOn()), said));

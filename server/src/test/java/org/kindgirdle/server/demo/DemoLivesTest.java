@@ -3,11 +3,13 @@ package org.kindgirdle.server.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.server.harness.TestNursery;
@@ -16,7 +18,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** What is put into seasons that are over is found in them again. */
-class DemoPastTest {
+class DemoLivesTest {
 
     /** By species, as its profile has it and quite otherwise. */
     private static final Map<String, Double> TRUE_FACTOR =
@@ -48,20 +50,26 @@ class DemoPastTest {
 
     private static void play(TestNursery nursery) {
         Map<String, Long> mothers = new HashMap<>();
-        List<DemoPastPlan.Batch> batches = new ArrayList<>();
+        List<DemoLives.Batch> batches = new ArrayList<>();
         for (String species : TRUE_FACTOR.keySet()) {
             mothers.put(species, nursery.mother(species, nursery.tunnel()));
             for (int turn = 0; turn < 3; turn++) {
                 LocalDate on = LocalDate.of(2025, 4, 29).plusDays(14L * turn);
-                batches.add(new DemoPastPlan.Batch(species, "R", on, 16, 16));
+                batches.add(new DemoLives.Batch(species, "R", on, 16, 16));
             }
         }
         DemoTruth truth =
                 new DemoTruth(TRUE_FACTOR, Map.of("CYDOBL", 1.0, "MORNIG", 1.0, "ERIJAP", 1.0, "MESGER", 1.0), .5, .9);
         long person = nursery.bean(People.class).signedIn("gale").id();
         nursery.bean(TransactionTemplate.class)
-                .executeWithoutResult(status -> nursery.bean(DemoPast.class)
-                        .play(batches, mothers, Map.of("R", nursery.recipe()), List.of(), truth, person));
+                .executeWithoutResult(status -> nursery.bean(DemoLives.class)
+                        .play(season(batches), mothers, Map.of("R", nursery.recipe()), truth, person));
+    }
+
+    private static DemoLives.Season season(List<DemoLives.Batch> batches) {
+        LocalDate over = LocalDate.of(2026, 6, 1);
+        return new DemoLives.Season(
+                batches, List.of(), LocalDate.of(2024, 4, 16), over, Set.of(DayOfWeek.TUESDAY), over, true, 20240507);
     }
 
     /** The learned median against the profile's. */

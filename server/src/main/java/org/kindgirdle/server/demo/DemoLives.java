@@ -46,16 +46,11 @@ import org.kindgirdle.server.learn.TrialSlots;
 import org.springframework.stereotype.Component;
 
 /**
- * Plays the two seasons that are over. Each layer has a fate drawn from {@link DemoTruth}, which nobody in the nursery
- * knows; what is found follows from it, and the propagators do what the core says, once a week.
+ * Plays seasons with many layers. Each layer has a fate drawn from {@link DemoTruth}, which nobody in the nursery knows;
+ * what is found follows from it, and the propagators do what the core says, on their round days.
  */
 @Component
-class DemoPast {
-
-    private static final long SEED = 20240507;
-
-    /** By this day the last of them is sold or given up. */
-    private static final LocalDate OVER = LocalDate.of(2026, 6, 1);
+class DemoLives {
 
     /** A plant whose fate is to fail does so within so many days of its severance. */
     private static final int FAILS_WITHIN_DAYS = 40;
@@ -67,11 +62,33 @@ class DemoPast {
     private final Loading loading;
     private final TrialSlots slots;
 
-    DemoPast(Snapshots snapshots, Loading loading, TrialSlots slots) {
+    DemoLives(Snapshots snapshots, Loading loading, TrialSlots slots) {
         this.snapshots = snapshots;
         this.loading = loading;
         this.slots = slots;
     }
+
+    /** Layers set together on one mother. */
+    record Batch(String mother, String recipe, LocalDate on, int count, double diameterMm) {}
+
+    /**
+     * What is played.
+     *
+     * @param trials places of trials that were dealt, with the day of their setting
+     * @param first day of it
+     * @param until the day after the last on which anybody goes round
+     * @param over whether what is left by then is sold or given up
+     * @param seed of its chances
+     */
+    record Season(
+            List<Batch> batches,
+            List<DemoTrials.Dealt> trials,
+            LocalDate first,
+            LocalDate until,
+            Set<DayOfWeek> rounds,
+            LocalDate lastCut,
+            boolean over,
+            long seed) {}
 
     /** A layer with its fate. */
     private static final class Life {
@@ -98,23 +115,13 @@ class DemoPast {
         }
     }
 
-    /**
-     * @param batches what was set, by its day
-     * @param trials the places of trials that were dealt to those seasons, with the day of their setting
-     * @param personId who recorded it all
-     */
-    void play(
-            List<DemoPastPlan.Batch> batches,
-            Map<String, Long> mothers,
-            Map<String, Long> recipes,
-            List<DemoTrials.Dealt> trials,
-            DemoTruth truth,
-            long personId) {
+    /** @param personId who recorded it all */
+    void play(Season season, Map<String, Long> mothers, Map<String, Long> recipes, DemoTruth truth, long personId) {
         List<Life> lives = new ArrayList<>();
-        Random random = new Random(SEED);
-        for (LocalDate day = DemoPastPlan.FIRST_DAY; day.isBefore(OVER); day = day.plusDays(1)) {
-            set(day, batches, mothers, recipes, trials, truth, lives, random);
-            if (day.getDayOfWeek() != DayOfWeek.TUESDAY) {
+        Random random = new Random(season.seed());
+        for (LocalDate day = season.first(); day.isBefore(season.until()); day = day.plusDays(1)) {
+            set(day, season, mothers, recipes, truth, lives, random);
+            if (!season.rounds().contains(day.getDayOfWeek())) {
                 continue;
             }
             LocalDate today = day;
@@ -124,10 +131,12 @@ class DemoPast {
             if (!awake.isEmpty()) {
                 NurserySnapshot nursery = snapshots.take(day);
                 // each has its own chances, whoever is visited first
-                awake.parallelStream().forEach(life -> visit(life, nursery, today));
+                awake.parallelStream().forEach(life -> visit(life, season, nursery, today));
             }
         }
-        lives.stream().filter(life -> !life.over).forEach(DemoPast::end);
+        if (season.over()) {
+            lives.stream().filter(life -> !life.over).forEach(life -> end(life, season.until()));
+        }
         write(lives, personId);
     }
 
@@ -161,14 +170,13 @@ class DemoPast {
 
     private void set(
             LocalDate day,
-            List<DemoPastPlan.Batch> batches,
+            Season season,
             Map<String, Long> mothers,
             Map<String, Long> recipes,
-            List<DemoTrials.Dealt> trials,
             DemoTruth truth,
             List<Life> lives,
             Random random) {
-        for (DemoPastPlan.Batch batch : batches) {
+        for (Batch batch : season.batches()) {
             if (batch.on().equals(day)) {
                 UUID id = new UUID(random.nextLong(), random.nextLong());
                 for (int i = 0; i < batch.count(); i++) {
@@ -179,7 +187,7 @@ class DemoPast {
             }
         }
         UUID id = new UUID(random.nextLong(), random.nextLong());
-        for (DemoTrials.Dealt dealt : trials) {
+        for (DemoTrials.Dealt dealt : season.trials()) {
             if (dealt.on().equals(day)) {
                 lives.add(begun(id, dealt.motherId(), dealt.recipeId(), dealt.slotId(), 15, day, truth, random));
             }
@@ -222,7 +230,7 @@ class DemoPast {
         return life;
     }
 
-    private static void visit(Life life, NurserySnapshot nursery, LocalDate day) {
+    private static void visit(Life life, Season season, NurserySnapshot nursery, LocalDate day) {
         LayerContext onMother = nursery.context(life.motherId, life.recipeId, 1);
         for (int deed = 0; deed < MOST_DEEDS && !life.over; deed++) {
             LayerState state = Replay.of(life.events);
@@ -233,20 +241,30 @@ class DemoPast {
             LayerContext context = standsAt == null ? onMother : onMother.standingIn(nursery.climate(standsAt));
             LayerProjection now = Projector.project(state, context, day);
             sayAfter(life, now, day);
-            Job job = now.jobs().stream().min(Comparator.comparing(Job::from)).orElse(null);
+            boolean knifeIsIdle = day.isAfter(season.lastCut());
+            Job job = now.jobs().stream()
+                    .filter(one -> !knifeIsIdle || !isCut(one, now))
+                    .min(Comparator.comparing(Job::from))
+                    .orElse(null);
             if (job == null) {
                 life.wakesOn = day.plusDays(7);
                 return;
             }
             if (job.from().isAfter(day)) {
-                life.wakesOn = job.from();
+                // warm days bring water forward from the day on which it was due
+                life.wakesOn = season.over() ? job.from() : day.plusDays(1);
                 return;
             }
-            if (!respond(life, now, job, context, day)) {
+            if (!respond(life, now, job, context, nursery)) {
                 life.wakesOn = day.plusDays(3);
                 return;
             }
         }
+    }
+
+    private static boolean isCut(Job job, LayerProjection now) {
+        NextStep step = now.verdict() == null ? null : now.verdict().step();
+        return step != null && step.isSevering() && job.code().equals(step.name());
     }
 
     private static void sayAfter(Life life, LayerProjection now, LocalDate day) {
@@ -294,14 +312,16 @@ class DemoPast {
     }
 
     /** @return whether something else may be done today */
-    private static boolean respond(Life life, LayerProjection now, Job job, LayerContext context, LocalDate day) {
+    private static boolean respond(
+            Life life, LayerProjection now, Job job, LayerContext context, NurserySnapshot nursery) {
+        LocalDate day = nursery.today();
         HardenVerdict hardening = now.hardening();
         if (job.code().equals(Job.TIDY_STUB)) {
             append(life, day, new LayerRecord.Tended(Work.TIDY_STUB, null));
             return true;
         }
         if (hardening != null) {
-            return harden(life, now, hardening, day);
+            return harden(life, now, hardening, nursery);
         }
         if (job.code().equals(Job.TOP_UP)) {
             double water = Objects.requireNonNull(now.forecast()).topUp().waterToAddG(10);
@@ -322,7 +342,7 @@ class DemoPast {
             return false;
         }
         if (step.isSevering()) {
-            append(life, day, DemoSeason.cut(now, context, day, null));
+            append(life, day, DemoSeason.cut(now, context, nursery));
             append(life, day, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000, null));
             return true;
         }
@@ -335,8 +355,13 @@ class DemoPast {
         return false;
     }
 
-    private static boolean harden(Life life, LayerProjection now, HardenVerdict verdict, LocalDate day) {
-        if ((verdict.step() == PlantStep.STEP_UP || verdict.step() == PlantStep.STEP_BACK) && verdict.to() != null) {
+    private static boolean harden(Life life, LayerProjection now, HardenVerdict verdict, NurserySnapshot nursery) {
+        LocalDate day = nursery.today();
+        if (verdict.step() == PlantStep.STEP_UP && verdict.to() != null) {
+            append(life, day, DemoSeason.stepUp(verdict.to(), nursery));
+            return true;
+        }
+        if (verdict.step() == PlantStep.STEP_BACK && verdict.to() != null) {
             append(life, day, new LayerRecord.Moved(verdict.to()));
             return true;
         }
@@ -365,11 +390,11 @@ class DemoPast {
         return DemoSeason.look(share, Set.of(), life.random);
     }
 
-    private static void end(Life life) {
+    private static void end(Life life, LocalDate day) {
         LayerState state = Replay.of(life.events);
         append(
                 life,
-                OVER,
+                day,
                 state.plant() == null
                         ? new LayerRecord.Lost(LossCause.TOO_LATE)
                         : new LayerRecord.Released(LayerRecord.Destination.SALE));
