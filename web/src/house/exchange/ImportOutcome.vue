@@ -25,6 +25,12 @@ const parts = computed(() => {
     .filter(Boolean)
     .join(', ')
 })
+const mothers = computed(() => {
+  const o = outcome.value
+  if (!o?.mothersMade) return ''
+  const rest = o.mothersMade - o.mothers.length
+  return `${o.mothers.join(', ')}${rest ? ` and ${rest} more` : ''}`
+})
 const name = computed(() => (TABLES[props.table]?.[0] ?? 'rows').toLowerCase())
 </script>
 
@@ -45,7 +51,13 @@ const name = computed(() => (TABLES[props.table]?.[0] ?? 'rows').toLowerCase())
       <template v-if="file.nursery">
         The nursery of the file is here now. Sign in again if you are asked to.</template
       >
-      <template v-else> Of {{ rows(outcome?.rows ?? 0) }}, {{ parts || 'none was new' }}.</template>
+      <template v-else>
+        Of {{ rows(outcome?.rows ?? 0) }}, {{ parts || 'none was new' }}.
+        <template v-if="mothers">
+          Made with them: {{ mothers }}. Count their leafy shoots in
+          <RouterLink class="link" :to="{ name: 'stock' }">Stock</RouterLink>, so that their room is known.
+        </template></template
+      >
       <RouterLink v-if="table === 'layers' || table === 'records'" class="link ml-2" :to="{ name: 'layers' }"
         >See the layers</RouterLink
       >
@@ -69,6 +81,11 @@ const name = computed(() => (TABLES[props.table]?.[0] ?? 'rows').toLowerCase())
         <template v-else>
           <b>All {{ rows(outcome.rows) }} can be taken</b> as {{ name }}: {{ parts }}.
         </template>
+      </p>
+      <p v-if="mothers && !outcome.badRows" class="mt-1" data-testid="new-mothers">
+        {{ capital(count(outcome.mothersMade, 'mother is', 'mothers are')) }} not here yet and
+        {{ outcome.mothersMade === 1 ? 'is' : 'are' }} made with them: {{ mothers }}. Is each of them one
+        plant, written the same way throughout?
       </p>
       <p v-else-if="!outcome.broken" class="text-lg" role="alert">There is a header in it, and no row.</p>
       <ul

@@ -11,6 +11,8 @@ const props = defineProps<{
   column: Schemas['ColumnView']
   file: Schemas['ImportView']
   source: Source | null
+  /** whether a mother that is not here is made with its layers */
+  makesMothers: boolean
 }>()
 const emit = defineEmits<{ change: [source: Source | null] }>()
 const ALWAYS = '\u0000always'
@@ -30,14 +32,17 @@ const DATES: [string, string][] = [
 const hint = computed(() => {
   const { codes, kind, range, example } = props.column
   if (codes.length) return codes.map(codeWords).join(', ')
-  if (kind === 'NAME') return 'the name of one that is here'
+  if (kind === 'NAME') return range || 'the name of one that is here'
   return range || (kind === 'TEXT' ? 'any text' : `like ${example}`)
 })
 const hasWords = computed(
   () =>
     props.source?.from &&
-    ['CODE', 'NAME', 'YES_NO'].includes(props.column.kind) &&
+    (isClosed(props.column) || props.column.kind === 'NAME') &&
     props.column.name !== 'code',
+)
+const fresh = computed(() =>
+  props.makesMothers && props.column.name === 'mother' ? 'A new mother' : '',
 )
 
 const same = (code: string, word: string) =>
@@ -150,6 +155,7 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
           :from="source.from ?? ''"
           :names="names"
           :closed="isClosed(column)"
+          :fresh="fresh"
           :values="source.values"
           @change="edit({ values: $event })"
         />

@@ -13,6 +13,7 @@ const of = (name: string) => mapping.value.columns.find((one) => one.column === 
 const shown = computed(() =>
   open.value.filter((column) => all.value || column.needed || of(column.name) !== null),
 )
+const makesMothers = computed(() => props.table.name === 'layers' && of('species') !== null)
 const unused = computed(() =>
   props.file.header.filter((name) => name && !mapping.value.columns.some((one) => one.from === name)),
 )
@@ -32,6 +33,7 @@ function set(name: string, source: Source | null): void {
         :column="column"
         :file="file"
         :source="of(column.name)"
+        :makes-mothers="makesMothers"
         @change="set(column.name, $event)"
       />
     </ul>

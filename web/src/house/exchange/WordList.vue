@@ -1,13 +1,18 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
+import { watch } from 'vue'
 import { api, type Schemas } from '@/shared/api/client'
+import { meaning } from './meaning'
+import type { Name } from './useNames'
 
 /** What the file's own words mean here: each is found once, however many rows have it. */
 const props = defineProps<{
   fileId: string
   from: string
-  names: [string, string][]
+  names: Name[]
   closed: boolean
+  /** what a word is that none of the names is meant by; empty if it must be one of them */
+  fresh: string
   values: Record<string, string>
 }>()
 const emit = defineEmits<{ change: [values: Record<string, string>] }>()
@@ -21,10 +26,25 @@ const { data: words } = useQuery({
 })
 const known = (word: string) => props.names.some(([value]) => value === word)
 
-function set(word: string, meaning: string): void {
+// what a word plainly means is filled in, to be seen and changed
+watch(
+  () => words.value && props.names.length > 0,
+  (ready) => {
+    if (!ready) return
+    const values = { ...props.values }
+    for (const { word } of words.value ?? []) {
+      const meant = values[word] || known(word) ? undefined : meaning(word, props.names)
+      if (meant) values[word] = meant
+    }
+    if (Object.keys(values).length > Object.keys(props.values).length) emit('change', values)
+  },
+  { immediate: true },
+)
+
+function set(word: string, meant: string): void {
   const values = { ...props.values }
-  if (meaning === '' || meaning === word) delete values[word]
-  else values[word] = meaning
+  if (meant === '' || meant === word) delete values[word]
+  else values[word] = meant
   emit('change', values)
 }
 const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value
@@ -44,7 +64,7 @@ const text = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEle
         :aria-label="`${one.word} means`"
         @change="set(one.word, text($event))"
       >
-        <option value="">{{ known(one.word) ? one.word : 'Choose what it means' }}</option>
+        <option value="">{{ known(one.word) ? one.word : fresh || 'Choose what it means' }}</option>
         <option v-for="[value, word] in names" :key="value" :value="value">{{ word }}</option>
       </select>
       <input

@@ -7,7 +7,13 @@ import { codeWords } from './words'
 export const isClosed = (column: Schemas['ColumnView']): boolean =>
   column.codes.length > 0 ||
   column.kind === 'YES_NO' ||
-  (column.kind === 'NAME' && ['mother', 'recipe', 'place'].includes(column.name))
+  (column.kind === 'NAME' && ['mother', 'recipe', 'place'].includes(column.name)) ||
+  isSpecies(column)
+
+const isSpecies = (column: Schemas['ColumnView']) => ['species', 'species_code'].includes(column.name)
+
+/** What a cell may say, what that is called, and what else it is called. */
+export type Name = [value: string, label: string, ...also: string[]]
 
 /** What a cell of a column may say, with what it is called: codes, or the rows that it names. */
 export function useNames(column: () => Schemas['ColumnView']) {
@@ -27,7 +33,12 @@ export function useNames(column: () => Schemas['ColumnView']) {
     queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
     enabled: computed(() => is('place')),
   })
-  return computed<[string, string][]>(() => {
+  const species = useQuery({
+    queryKey: ['species'],
+    queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
+    enabled: computed(() => isSpecies(column())),
+  })
+  return computed<Name[]>(() => {
     const one = column()
     if (one.codes.length) return one.codes.map((code) => [code, codeWords(code)])
     if (one.kind === 'YES_NO')
@@ -35,6 +46,13 @@ export function useNames(column: () => Schemas['ColumnView']) {
         ['yes', 'yes'],
         ['no', 'no'],
       ]
+    if (isSpecies(one))
+      return (species.data.value ?? []).map(({ profile }) => [
+        profile.code,
+        `${profile.common}, ${profile.botanical}`,
+        profile.common,
+        profile.botanical,
+      ])
     if (is('mother'))
       return (mothers.data.value ?? []).map((mother) => [
         mother.code,

@@ -3056,6 +3056,9 @@ export interface components {
             changed: number;
             /** Format: int64 */
             fresh: number;
+            mothers: string[];
+            /** Format: int64 */
+            mothersMade: number;
             /** Format: int64 */
             rows: number;
             /** Format: int64 */

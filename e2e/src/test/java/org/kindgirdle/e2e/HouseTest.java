@@ -144,14 +144,14 @@ class HouseTest {
 
             visit.open("/stock");
             visit.tap("add-mother");
-            visit.field("Code").fill("WH-01");
+            visit.field("Code").fill("WH-09");
             visit.pick("Species", "witch hazel");
             visit.field("Leafy shoots").fill("40");
             visit.tap("save-mother");
-            assertThat(visit.heading("WH-01")).isVisible();
+            assertThat(visit.heading("WH-09")).isVisible();
 
             visit.open("/bench");
-            visit.pick("Mother", "WH-01");
+            visit.pick("Mother", "WH-09");
             visit.pick("Recipe", "Coir and white film");
             visit.field("Diameter").fill("14");
             assertThat(visit.see("sums")).isVisible();

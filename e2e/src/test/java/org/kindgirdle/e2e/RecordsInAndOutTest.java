@@ -95,6 +95,35 @@ class RecordsInAndOutTest {
     }
 
     @Test
+    void mothersThatAnOldBookNamesAreMadeWithItsLayers() {
+        String book = """
+                Tag,Tree,Kind,Bed,Date,Diam mm
+                21,Gate,Quince,Long field,2023-05-02,14
+                22,Gate,Quince,Long field,2023-05-02,15
+                23,Shed corner,witch-hazel,Tunnel 1,2023-05-09,13
+                """;
+        choose(visit, "trees.csv", "text/csv", book.getBytes(StandardCharsets.UTF_8));
+        visit.page().getByLabel("Recipe comes from").selectOption("The same in every row");
+        visit.page().getByLabel("Recipe in every row").selectOption("Moss and foil");
+        assertThat(visit.page().getByLabel("Gate means").locator("option:checked"))
+                .hasText("A new mother");
+        // what a word plainly means is filled in
+        assertThat(visit.page().getByLabel("Quince means")).hasValue("CYDOBL");
+        assertThat(visit.page().getByLabel("witch-hazel means")).hasValue("HAMINT");
+        visit.tap("look");
+        assertThat(visit.see("good-rows")).containsText("All 3 rows can be taken as layers");
+        assertThat(visit.see("new-mothers"))
+                .containsText("2 mothers are not here yet and are made with them: Gate, Shed corner");
+        assertThat(visit.axe()).isEmpty();
+        visit.tap("take");
+        assertThat(visit.see("taken")).containsText("Count their leafy shoots");
+        visit.see("taken").getByText("Stock").click();
+        visit.page().getByText("Shed corner").first().click();
+        assertThat(visit.heading("Shed corner")).isVisible();
+        assertThat(visit.page().getByText("count its leafy shoots")).isVisible();
+    }
+
+    @Test
     void theWholeNurseryMovesIntoAnEmptyOne() {
         byte[] file =
                 application.api("maren").get("/api/v1/nursery-file").expect(200).bytes();

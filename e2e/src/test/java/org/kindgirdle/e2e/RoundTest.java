@@ -117,7 +117,7 @@ class RoundTest {
     void whatWasSetTooLateSaysSoThoughThereIsNothingToDoYet() {
         String code = application
                 .api("pell")
-                .get("/api/v1/layers?text=MD-01")
+                .get("/api/v1/layers?q=MD-01")
                 .body()
                 .path("layers")
                 .valueStream()

@@ -18,6 +18,7 @@ final class Counting implements Tally {
     private final Map<Table.Fate, Long> fates = new EnumMap<>(Table.Fate.class);
     private final List<Outcome.BadCell> bad = new ArrayList<>();
     private final Set<Long> badLines = new HashSet<>();
+    private final List<String> mothers = new ArrayList<>();
     private long rows;
     private String broken = "";
 
@@ -26,13 +27,18 @@ final class Counting implements Tally {
     }
 
     @Override
-    public boolean isLook() {
-        return look;
+    public boolean keeps() {
+        return !look && !isBad();
     }
 
     @Override
     public void count(Table.Fate fate) {
         fates.merge(fate, 1L, Long::sum);
+    }
+
+    @Override
+    public void mother(String code) {
+        mothers.add(code);
     }
 
     @Override
@@ -76,6 +82,8 @@ final class Counting implements Tally {
                 fates.getOrDefault(Table.Fate.NEW, 0L),
                 fates.getOrDefault(Table.Fate.CHANGED, 0L),
                 fates.getOrDefault(Table.Fate.SAME, 0L),
+                mothers.stream().limit(MOST_BAD).toList(),
+                mothers.size(),
                 badLines.size(),
                 bad.stream().sorted((a, b) -> Long.compare(a.line(), b.line())).toList(),
                 broken);

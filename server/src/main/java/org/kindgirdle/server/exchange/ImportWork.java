@@ -64,9 +64,7 @@ class ImportWork {
                 }
                 line = rows.next();
             }
-            if (!counting.isBad() || counting.isLook()) {
-                intake.finish();
-            }
+            intake.finish();
             if (!goesOn.test(counting.rows())) {
                 throw new CancelledException();
             }

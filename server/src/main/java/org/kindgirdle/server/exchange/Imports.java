@@ -98,8 +98,9 @@ class Imports implements DisposableBean {
     ImportView view(UUID id) {
         ImportFile file = found(id);
         Head head = file.head();
-        Outcome outcome =
-                head.broken().isEmpty() ? file.outcome() : new Outcome(0, 0, 0, 0, 0, List.of(), head.broken());
+        Outcome outcome = head.broken().isEmpty()
+                ? file.outcome()
+                : new Outcome(0, 0, 0, 0, List.of(), 0, 0, List.of(), head.broken());
         if (head.header().isEmpty()) {
             return view(file, null, false, outcome);
         }

@@ -60,8 +60,11 @@ final class LayerIntake implements Table.Intake {
     private static final List<String> NEEDED =
             List.of(LayerTable.MOTHER, LayerTable.RECIPE, LayerTable.SET_ON, "diameter_mm");
 
-    private final House house;
-    private final LayerTable.Digests digests;
+    /** What describes its mother, not the layer. */
+    private static final Set<String> OF_MOTHER = Set.of(LayerTable.SPECIES, LayerTable.VARIETY, LayerTable.PLACE);
+
+    private final Supplier<House> houses;
+    private final MissingMothers missing;
     private final long personId;
     private final LocalDate today;
     private final ZoneId zone;
@@ -69,9 +72,10 @@ final class LayerIntake implements Table.Intake {
     private final int clockOffsetDays;
     private final JsonMapper json;
     private final Tally tally;
-    private final List<Row> held = new ArrayList<>();
+    private final List<Line> held = new ArrayList<>();
     private final Map<String, Integer> alike = new HashMap<>();
     private final Map<String, Long> lines = new HashMap<>();
+    private House house;
 
     /** What the rows refer to, and where they go. */
     record House(
@@ -80,7 +84,10 @@ final class LayerIntake implements Table.Intake {
             NurserySnapshot nursery,
             Ref.Known mothers,
             Ref.Known limbs,
-            Ref.Known recipes) {}
+            Ref.Known recipes,
+            LayerTable.Digests digests) {}
+
+    private record Line(ObjectNode cells, long number) {}
 
     /** One thing of a life. */
     private record Deed(String column, LocalDate on, LayerRecord what) {}
@@ -98,10 +105,17 @@ final class LayerIntake implements Table.Intake {
             String note,
             List<Deed> deeds) {}
 
+    /** @param houses the house as it is at the moment */
     LayerIntake(
-            House house, LayerTable.Digests digests, long personId, BusinessClock clock, JsonMapper json, Tally tally) {
-        this.house = house;
-        this.digests = digests;
+            Supplier<House> houses,
+            MissingMothers missing,
+            long personId,
+            BusinessClock clock,
+            JsonMapper json,
+            Tally tally) {
+        this.houses = houses;
+        this.house = houses.get();
+        this.missing = missing;
         this.personId = personId;
         // asked once: there may be a hundred thousand rows
         this.today = clock.today();
@@ -114,11 +128,7 @@ final class LayerIntake implements Table.Intake {
 
     @Override
     public void take(ObjectNode cells, long line) {
-        try {
-            held.add(row(cells, line));
-        } catch (RowException refused) {
-            tally.wrong(line, refused.wrong());
-        }
+        held.add(new Line(cells, line));
         if (held.size() >= AT_ONCE) {
             finish();
         }
@@ -126,9 +136,50 @@ final class LayerIntake implements Table.Intake {
 
     @Override
     public void finish() {
+        Map<Long, RowException> refused = makeMothers();
+        List<Row> rows = new ArrayList<>();
+        for (Line line : held) {
+            try {
+                RowException motherless = refused.get(line.number);
+                if (motherless != null) {
+                    throw motherless;
+                }
+                rows.add(row(line.cells, line.number));
+            } catch (RowException bad) {
+                tally.wrong(line.number, bad.wrong());
+            }
+        }
+        held.clear();
+        keep(rows);
+    }
+
+    /** @return lines that name a mother which can't be made */
+    private Map<Long, RowException> makeMothers() {
+        Map<Long, RowException> refused = new HashMap<>();
+        Set<String> made = new HashSet<>();
+        for (Line line : held) {
+            String code = RowCells.text(line.cells, LayerTable.MOTHER);
+            if (code == null || house.mothers.byName().containsKey(code) || made.contains(code)) {
+                continue;
+            }
+            try {
+                missing.make(code, line.cells);
+                made.add(code);
+                tally.mother(code);
+            } catch (RowException bad) {
+                refused.put(line.number, bad);
+            }
+        }
+        if (!made.isEmpty()) {
+            house = houses.get();
+        }
+        return refused;
+    }
+
+    private void keep(List<Row> rows) {
         Set<UUID> setIds = new HashSet<>();
         Set<String> codes = new HashSet<>();
-        held.forEach(row -> {
+        rows.forEach(row -> {
             setIds.add(row.setId);
             if (row.code != null) {
                 codes.add(row.code);
@@ -140,18 +191,16 @@ final class LayerIntake implements Table.Intake {
         house.lives.of(codes).forEach(life -> here.put(life.code(), life));
         List<Loading.Whole> fresh = new ArrayList<>();
         List<Loading.More> more = new ArrayList<>();
-        for (Row row : held) {
+        for (Row row : rows) {
             String code = row.code != null ? row.code : bySet.get(row.setId);
             Lives.Life life = code == null ? null : here.get(code);
             if (life == null) {
-                fresh.add(whole(row));
-                tally.count(Table.Fate.NEW);
+                add(row, fresh);
             } else {
                 compare(row, life, more);
             }
         }
-        held.clear();
-        if (!tally.isLook()) {
+        if (tally.keeps()) {
             if (!fresh.isEmpty()) {
                 house.loading.load(fresh);
             }
@@ -161,8 +210,25 @@ final class LayerIntake implements Table.Intake {
         }
     }
 
+    private void add(Row row, List<Loading.Whole> fresh) {
+        String species = RowCells.text(row.cells, LayerTable.SPECIES);
+        String here = house.nursery.mother(row.motherId).speciesCode();
+        if (species == null || species.equals(here)) {
+            fresh.add(whole(row));
+            tally.count(Table.Fate.NEW);
+        } else {
+            String mother = RowCells.need(row.cells, LayerTable.MOTHER);
+            tally.wrong(
+                    row.line,
+                    List.of(new Wrong(
+                            LayerTable.SPECIES,
+                            species,
+                            "Mother " + mother + " is " + here + ". Two plants need two codes.")));
+        }
+    }
+
     private void compare(Row row, Lives.Life life, List<Loading.More> more) {
-        ObjectNode known = digests.of(life);
+        ObjectNode known = house.digests.of(life);
         if (known == null) {
             tally.wrong(row.line, List.of(new Wrong("", "", "Layer " + life.code() + " was taken back here.")));
             return;
@@ -172,7 +238,10 @@ final class LayerIntake implements Table.Intake {
         row.cells.propertyStream().forEach(cell -> {
             String column = cell.getKey();
             JsonNode now = known.get(column);
-            if (cell.getValue().isNull() || column.equals(LayerTable.LABEL) || column.equals(LayerTable.NOTE)) {
+            if (cell.getValue().isNull()
+                    || OF_MOTHER.contains(column)
+                    || column.equals(LayerTable.LABEL)
+                    || column.equals(LayerTable.NOTE)) {
                 return;
             }
             if ((now == null || now.isNull()) && LIFE.contains(column)) {

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.exchange;
 
+import jakarta.validation.Validator;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,6 +19,8 @@ import org.kindgirdle.server.journal.Lives;
 import org.kindgirdle.server.journal.Loading;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.nursery.Mothers;
+import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Component;
@@ -51,6 +54,12 @@ class LayerTable implements Table {
     static final String LOSS_CAUSE = "loss_cause";
     static final String NOTE = "note";
 
+    /** Of the mother, which is made from them if it is not here yet. */
+    static final String SPECIES = "species";
+
+    static final String VARIETY = "variety";
+    static final String PLACE = "place";
+
     /** What the record of its setting says, by the names of the columns. */
     static final List<Shape.Place> SET = Shape.of(LayerRecord.Set.class).places();
 
@@ -60,6 +69,9 @@ class LayerTable implements Table {
     private final Loading loading;
     private final Snapshots snapshots;
     private final Refs refs;
+    private final Mothers mothers;
+    private final Nursery master;
+    private final Validator validator;
     private final CurrentPerson person;
     private final BusinessClock clock;
     private final JsonMapper json;
@@ -69,6 +81,9 @@ class LayerTable implements Table {
             Loading loading,
             Snapshots snapshots,
             Refs refs,
+            Mothers mothers,
+            Nursery master,
+            Validator validator,
             CurrentPerson person,
             BusinessClock clock,
             JsonMapper json) {
@@ -76,6 +91,9 @@ class LayerTable implements Table {
         this.loading = loading;
         this.snapshots = snapshots;
         this.refs = refs;
+        this.mothers = mothers;
+        this.master = master;
+        this.validator = validator;
         this.person = person;
         this.clock = clock;
         this.json = json;
@@ -85,7 +103,8 @@ class LayerTable implements Table {
         List<Column> all = new ArrayList<>(List.of(
                 Column.of(CODE, Column.Kind.NAME),
                 Column.of(LABEL, Column.Kind.TEXT),
-                Column.of(MOTHER, Column.Kind.NAME).asNeeded(),
+                ofMother(MOTHER, Column.Kind.NAME, "one that is not here is made if its species is said")
+                        .asNeeded(),
                 Column.of(LIMB, Column.Kind.NAME),
                 Column.of(RECIPE, Column.Kind.NAME).asNeeded(),
                 Column.of(SET_ON, Column.Kind.DATE).asNeeded()));
@@ -106,10 +125,15 @@ class LayerTable implements Table {
                 Column.of(LOST_ON, Column.Kind.DATE),
                 code(LOSS_CAUSE, LossCause.class),
                 Column.of(NOTE, Column.Kind.TEXT),
-                Column.of("species", Column.Kind.NAME).asReadOnly(),
-                Column.of("variety", Column.Kind.TEXT).asReadOnly(),
+                ofMother(SPECIES, Column.Kind.NAME, "of a mother that is not here yet"),
+                ofMother(VARIETY, Column.Kind.TEXT, "of a mother that is not here yet"),
+                ofMother(PLACE, Column.Kind.NAME, "where such a mother stands"),
                 code("phase", LayerPhase.class).asReadOnly()));
         return List.copyOf(all);
+    }
+
+    private static Column ofMother(String name, Column.Kind kind, String words) {
+        return new Column(name, kind, false, false, List.of(), null, words);
     }
 
     private static Column code(String name, Class<?> of) {
@@ -141,19 +165,20 @@ class LayerTable implements Table {
 
     @Override
     public Intake intake(Tally tally) {
-        return new LayerIntake(
-                new LayerIntake.House(
-                        lives,
-                        loading,
-                        snapshots.take(),
-                        refs.mothers().now(),
-                        refs.limbs().now(),
-                        refs.recipes().now()),
-                new Digests(),
-                person.id(),
-                clock,
-                json,
-                tally);
+        MissingMothers missing =
+                new MissingMothers(mothers, master, validator, refs.places().now());
+        return new LayerIntake(this::house, missing, person.id(), clock, json, tally);
+    }
+
+    private LayerIntake.House house() {
+        return new LayerIntake.House(
+                lives,
+                loading,
+                snapshots.take(),
+                refs.mothers().now(),
+                refs.limbs().now(),
+                refs.recipes().now(),
+                new Digests());
     }
 
     /** What a row says of a layer that is here. */
@@ -172,8 +197,9 @@ class LayerTable implements Table {
             row.put(CODE, life.code());
             row.put(MOTHER, mother.code());
             row.put(RECIPE, nursery.recipe(life.recipeId()).name());
-            row.put("species", mother.speciesCode());
-            row.put("variety", mother.variety());
+            row.put(SPECIES, mother.speciesCode());
+            row.put(VARIETY, mother.variety());
+            row.put(PLACE, nursery.place(mother.placeId()).name());
             row.put("phase", life.phase().name());
             if (life.limbId() != null) {
                 row.put(LIMB, limbs.name(life.limbId()));

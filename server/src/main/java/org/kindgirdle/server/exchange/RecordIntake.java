@@ -162,7 +162,7 @@ final class RecordIntake implements Table.Intake {
                     setting.recipeNumber,
                     records));
         });
-        if (tally.isLook()) {
+        if (!tally.keeps()) {
             return;
         }
         if (!whole.isEmpty()) {

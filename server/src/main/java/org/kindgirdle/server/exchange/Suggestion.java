@@ -36,9 +36,15 @@ final class Suggestion {
             Map.entry("note", Set.of("note", "notes", "remarks", "comment", "comments")),
             Map.entry("code", Set.of("code")),
             Map.entry("variety", Set.of("variety", "cultivar")),
+            Map.entry("species", Set.of("species", "kind", "genus", "plant name")),
+            Map.entry("place", Set.of("place", "bed", "where", "location", "stands")),
             Map.entry("on", Set.of("date", "day")),
             Map.entry("min_c", Set.of("min", "tmin", "minimum", "low")),
             Map.entry("max_c", Set.of("max", "tmax", "maximum", "high")));
+
+    /** At the end of a column's name, in brackets or not. */
+    private static final Pattern UNIT =
+            Pattern.compile("[\\s,(\\[]+(mm|cm|in|m|ml|l|fl oz|gal|g|kg|oz|lb|c|f)[)\\]]?\\s*$");
 
     private Suggestion() {}
 
@@ -126,18 +132,21 @@ final class Suggestion {
                 || WORDS.getOrDefault(column.name(), Set.of()).contains(plain);
     }
 
-    /** Without its unit: "Diameter (in)" is "diameter". */
+    /** Without its unit: "Diameter (in)", "Diameter in" and "diameter_in" are "diameter". */
     private static String plain(String name) {
-        return name.toLowerCase(Locale.ROOT)
+        return UNIT.matcher(spaced(name))
+                .replaceAll("")
                 .replaceAll("\\(.*?\\)|\\[.*?\\]", "")
-                .replaceAll("[_.#:]+", " ")
                 .replaceAll("\\s+", " ")
                 .strip();
     }
 
     private static @Nullable String unit(String name) {
-        Matcher unit = Pattern.compile("[(\\[](mm|cm|in|m|ml|l|fl oz|gal|g|kg|oz|lb|c|f)[)\\]]")
-                .matcher(name.toLowerCase(Locale.ROOT));
+        Matcher unit = UNIT.matcher(spaced(name));
         return unit.find() ? unit.group(1) : null;
+    }
+
+    private static String spaced(String name) {
+        return name.toLowerCase(Locale.ROOT).replaceAll("[_.#:]+", " ");
     }
 }

@@ -193,6 +193,84 @@ class OldSpreadsheetTest {
     }
 
     @Test
+    void mothers_that_are_not_here_are_made_with_their_layers() {
+        String sheet = """
+                Tag;Plant;Kind;Variety;Set;Diam
+                C-1;Wall 1;crape;Old Pink;2022-05-04;14
+                C-2;Wall 1;crape;;2022-05-04;15
+                C-3;Wall 2;crape;;2022-05-05;15
+                """;
+        String place =
+                nursery.sql().queryForObject("select name from place where id = ?", String.class, nursery.field());
+        Map<String, Object> mapping = Map.of(
+                "table",
+                "layers",
+                "decimalComma",
+                false,
+                "columns",
+                List.of(
+                        source("label", "Tag", null, null, null, Map.of()),
+                        source("mother", "Plant", null, null, null, Map.of()),
+                        source("species", "Kind", null, null, null, Map.of("crape", "LAGIND")),
+                        source("variety", "Variety", null, null, null, Map.of()),
+                        source("place", null, place, null, null, Map.of()),
+                        source("recipe", null, "Moss and foil", null, null, Map.of()),
+                        source("set_on", "Set", null, null, null, Map.of()),
+                        source("diameter_mm", "Diam", null, null, null, Map.of())));
+
+        UUID id = sending.csv(sheet);
+        JsonNode looked = sending.look(id, mapping).path("outcome");
+        assertThat(looked.path("mothers").toString()).as(looked.toString()).isEqualTo("[\"Wall 1\",\"Wall 2\"]");
+        assertThat(walls()).isEmpty();
+        assertThat(sending.take(id, mapping).at("/outcome/fresh").asInt()).isEqualTo(3);
+        assertThat(walls()).containsExactly("Wall 1 LAGIND Old Pink, 2 layers", "Wall 2 LAGIND , 1 layers");
+        // again: nothing is new, neither layer nor mother, though the sheet says otherwise of a mother meanwhile
+        JsonNode again = sending.take(sending.csv(sheet.replace("Old Pink", "Pink")), mapping)
+                .path("outcome");
+        assertThat(again.path("same").asInt()).as(again.toString()).isEqualTo(3);
+        assertThat(again.path("mothersMade").asInt()).isZero();
+
+        JsonNode wrong = sending.take(sending.csv("""
+                                Tag;Plant;Kind;Variety;Set;Diam
+                                D-1;Wall 1;CYDOBL;;2022-05-04;14
+                                D-2;Wall 3;;;2022-05-04;14
+                                D-3;Wall 4;rose;;2022-05-04;14
+                                D-4;What a long name for a tag;crape;;2022-05-04;14
+                                D-5;Wall 5;crape;;2022-05-04;14
+                                """), mapping).path("outcome");
+        assertThat(wrong.path("bad")
+                        .valueStream()
+                        .map(one -> one.path("line").asInt() + " "
+                                + one.path("column").asString()))
+                .containsExactly("2 species", "3 mother", "4 species", "5 mother");
+        assertThat(wrong.path("bad").toString()).contains("Mother Wall 1 is LAGIND", "let the file say the species");
+        assertThat(walls()).hasSize(2);
+    }
+
+    private List<String> walls() {
+        return nursery.sql()
+                .queryForList(
+                        "select concat(m.code, ' ', m.species_code, ' ', m.variety, ', ', count(l.id), ' layers') from"
+                                + " mother m left join layer l on l.mother_id = m.id where m.code like 'Wall %'"
+                                + " group by m.id order by m.code",
+                        String.class);
+    }
+
+    @Test
+    void units_are_read_off_the_names_of_columns() {
+        for (String name : List.of("Diam (in)", "Diam in", "diameter_in", "Thickness, in", "DIAMETER [in]")) {
+            UUID id = sending.csv("Tag;Plant;Set;" + name + "\n1;a;2022-05-04;0.5\n");
+            assertThat(sending.suggested(id, "layers")
+                            .path("columns")
+                            .valueStream()
+                            .filter(one -> one.path("column").asString().equals("diameter_mm"))
+                            .map(one -> one.path("unit").asString()))
+                    .as(name)
+                    .containsExactly("in");
+        }
+    }
+
+    @Test
     void a_file_that_is_none_is_told_and_a_large_one_refused() {
         UUID open = sending.csv("code,name\n1,\"never closed\n" + "x".repeat(2_000_000));
         assertThat(sending.view(open).at("/outcome/broken").asString()).contains("line 2", "quotation mark");

@@ -1,0 +1,109 @@
+package org.kindgirdle.server.exchange;
+
+import jakarta.validation.Validator;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.set.RootRun;
+import org.kindgirdle.core.set.Vigour;
+import org.kindgirdle.server.exchange.RowException.Wrong;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.nursery.Mothers;
+import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.nursery.Rights;
+import org.kindgirdle.server.problem.ProblemException;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Makes the mothers that a nursery's old sheet of layers names and that are not here yet, from what the same row says of
+ * them. Nobody has counted their shoots: until somebody does, they have room for no more.
+ */
+final class MissingMothers {
+
+    private static final String NOTE = "From a file of layers: count its leafy shoots, so that its room is known.";
+
+    private final Mothers mothers;
+    private final Validator validator;
+    private final Ref.Known places;
+    private final Set<String> species;
+
+    MissingMothers(Mothers mothers, Nursery nursery, Validator validator, Ref.Known places) {
+        this.mothers = mothers;
+        this.validator = validator;
+        this.places = places;
+        this.species =
+                nursery.species().stream().map(one -> one.profile().code()).collect(Collectors.toUnmodifiableSet());
+    }
+
+    /**
+     * @param code of a mother that is not here
+     * @throws RowException if the row says too little of it, or what can't be
+     */
+    void make(String code, ObjectNode cells) {
+        MotherView mother = new MotherView(
+                null,
+                code,
+                species(cells),
+                Objects.requireNonNullElse(RowCells.text(cells, LayerTable.VARIETY), ""),
+                placeId(cells),
+                RootRun.GROUND,
+                Vigour.NORMAL,
+                null,
+                false,
+                false,
+                Rights.FREE,
+                "",
+                0,
+                NOTE,
+                null,
+                null,
+                0L);
+        List<Wrong> wrong = new ArrayList<>();
+        validator
+                .validate(mother)
+                .forEach(one -> wrong.add(new Wrong(
+                        one.getPropertyPath().toString().equals("variety") ? LayerTable.VARIETY : LayerTable.MOTHER,
+                        "",
+                        RowCells.sentence(one.getMessage()))));
+        if (!wrong.isEmpty()) {
+            throw new RowException(wrong);
+        }
+        try {
+            mothers.save(mother);
+        } catch (ProblemException refused) {
+            throw new RowException(LayerTable.MOTHER, String.valueOf(refused.getMessage()));
+        }
+    }
+
+    private String species(ObjectNode cells) {
+        String code = RowCells.text(cells, LayerTable.SPECIES);
+        if (code == null) {
+            throw new RowException(
+                    LayerTable.MOTHER,
+                    "There is no mother of that name here. Say what its words mean, take the mothers in first, or let"
+                            + " the file say the species of each: then they are made with the layers.");
+        }
+        if (!species.contains(code)) {
+            throw new RowException(
+                    LayerTable.SPECIES, "There is no species profile " + code + " here. Say what its words mean.");
+        }
+        return code;
+    }
+
+    private long placeId(ObjectNode cells) {
+        String name = RowCells.text(cells, LayerTable.PLACE);
+        if (name != null) {
+            return places.id(LayerTable.PLACE, name);
+        }
+        @Nullable
+        Long only =
+                places.byId().size() == 1 ? places.byId().keySet().iterator().next() : null;
+        if (only == null) {
+            throw new RowException(LayerTable.PLACE, "Say where the mother stands, so that it can be made.");
+        }
+        return only;
+    }
+}
