@@ -109,8 +109,9 @@ const wrong = computed(
       <p class="mt-2 text-sm text-muted">
         Each date as it was said on its day, with the weather and the records known then.
         <RouterLink class="link" :to="behind({ outcome: 'SEEN_FULL' })">Layers found full</RouterLink> are
-        counted; left out is what was ringed again or has a record that was put right. Between two looks a
-        ball is taken to fill as was said, so a range can hold in part.
+        counted, each once, however often it was looked at. Left out is a range that is not over yet, what was
+        ringed again and what has a record that was put right. Between two looks a ball is taken to fill as
+        was said, so a range can hold in part.
       </p>
     </template>
   </template>

@@ -172,7 +172,8 @@ public class Outcomes {
 
     /**
      * What was said of the layers that a query finds, of those found full. Left out is what was ringed again, and what
-     * has a record that was put right: of these it is not plain what the dates were said of.
+     * has a record that was put right: of these it is not plain what the dates were said of. Left out as well is a range
+     * that is not over yet: of a season under way only the early ones are full, and they would make every date look late.
      */
     @Transactional(readOnly = true)
     public List<Foretold> foretold(LayerQuery query, NurserySnapshot nursery) {
@@ -190,12 +191,12 @@ public class Outcomes {
                 row -> {
                     Foreseen next = foreseen(row);
                     if (!one.isEmpty() && one.get(0).layer() != next.layer()) {
-                        foretold(one).ifPresent(all::add);
+                        foretold(one, nursery.today()).ifPresent(all::add);
                         one.clear();
                     }
                     one.add(next);
                 });
-        foretold(one).ifPresent(all::add);
+        foretold(one, nursery.today()).ifPresent(all::add);
         return all;
     }
 
@@ -224,7 +225,7 @@ public class Outcomes {
                 row.getObject(9, LocalDate.class));
     }
 
-    private static Optional<Foretold> foretold(List<Foreseen> rows) {
+    private static Optional<Foretold> foretold(List<Foreseen> rows, LocalDate today) {
         List<Foreseen> before =
                 rows.stream().filter(row -> row.on().isBefore(row.fullOn())).toList();
         if (before.isEmpty() || rows.stream().anyMatch(Foreseen::blurs)) {
@@ -232,7 +233,10 @@ public class Outcomes {
         }
         List<Said> said = new ArrayList<>();
         for (Foreseen row : before) {
-            if (row.q10() != null && row.q50() != null && row.q90() != null) {
+            if (row.q10() != null
+                    && row.q50() != null
+                    && row.q90() != null
+                    && row.q90().isBefore(today)) {
                 said.add(new Said(row.atSetting(), new Hindsight.Said(row.on(), row.q10(), row.q50(), row.q90())));
             }
         }

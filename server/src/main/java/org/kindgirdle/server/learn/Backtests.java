@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.learn.Hindsight;
 import org.kindgirdle.core.learn.Share;
 import org.kindgirdle.server.journal.LayerQuery;
 import org.kindgirdle.server.journal.NurserySnapshot;
@@ -42,10 +43,10 @@ class Backtests {
             String species, @Nullable String common, int layers, Calibration atSetting, Calibration atLooks) {}
 
     /**
-     * How good the dates were that were said at one kind of moment.
+     * How good the dates were that were said at one kind of moment: each layer counts once.
      *
-     * @param held ranges of four in five that did; one that the looks leave open counts in part
-     * @param early those in which it was full before the range, {@code late} after it
+     * @param held layers whose ranges of four in five did; one that the looks leave open counts in part
+     * @param early those that were full before the range, {@code late} after it
      * @param meanDays that the balls were later than the likeliest day, on average; below 0 earlier; null of none
      * @param offDays that they were off it, either way, on average
      * @param honest whether the promise lies within the interval of what held
@@ -91,32 +92,44 @@ class Backtests {
         double held = 0;
         double early = 0;
         List<Double> days = new ArrayList<>();
+        List<Double> off = new ArrayList<>();
         for (Outcomes.Foretold one : layers) {
-            for (Outcomes.Said said : one.said()) {
-                if (said.atSetting() == atSetting) {
-                    double late = one.happened().lateByDays(said.dates());
-                    double within = one.happened().held(said.dates());
-                    days.add(late);
-                    held += within;
-                    early += late < 0 ? 1 - within : 0;
-                }
+            List<Hindsight.Said> said = one.said().stream()
+                    .filter(date -> date.atSetting() == atSetting)
+                    .map(Outcomes.Said::dates)
+                    .toList();
+            if (said.isEmpty()) {
+                continue;
             }
+            // what was said of one layer at several looks came true or not together: it counts once
+            double once = 1.0 / said.size();
+            double late = 0;
+            double away = 0;
+            for (Hindsight.Said dates : said) {
+                double by = one.happened().lateByDays(dates);
+                double within = one.happened().held(dates);
+                held += within * once;
+                early += by < 0 ? (1 - within) * once : 0;
+                late += by * once;
+                away += Math.abs(by) * once;
+            }
+            days.add(late);
+            off.add(away);
         }
         Share share = new Share((int) Math.round(held), days.size());
         return new Calibration(
                 Ledger.figure(share),
                 (int) Math.round(early),
                 (int) Math.round(days.size() - held - early),
-                days.isEmpty()
-                        ? null
-                        : Double.valueOf(days.stream()
-                                .mapToDouble(Double::doubleValue)
-                                .average()
-                                .orElse(0)),
-                days.isEmpty()
-                        ? null
-                        : Double.valueOf(
-                                days.stream().mapToDouble(Math::abs).average().orElse(0)),
+                mean(days),
+                mean(off),
                 share.low() <= PROMISED && PROMISED <= share.high());
+    }
+
+    private static @Nullable Double mean(List<Double> all) {
+        return all.isEmpty()
+                ? null
+                : Double.valueOf(
+                        all.stream().mapToDouble(Double::doubleValue).average().orElse(0));
     }
 }

@@ -48,6 +48,33 @@ class DemoLivesTest {
         }
     }
 
+    @Test
+    void a_season_under_way_does_not_make_good_dates_look_late() {
+        try (TestNursery nursery = TestNursery.ofItsOwn()) {
+            Map<String, Long> mothers = Map.of("Q", nursery.mother("CYDOBL", nursery.tunnel()));
+            List<DemoLives.Batch> batches = new ArrayList<>();
+            for (LocalDate on = LocalDate.of(2026, 4, 7); on.isBefore(TestNursery.TODAY); on = on.plusDays(7)) {
+                batches.add(new DemoLives.Batch("Q", "R", on, 14, 16));
+            }
+            DemoLives.Season season = new DemoLives.Season(
+                    batches,
+                    List.of(),
+                    LocalDate.of(2026, 4, 1),
+                    TestNursery.TODAY,
+                    Set.of(DayOfWeek.TUESDAY),
+                    TestNursery.TODAY,
+                    false,
+                    717);
+            run(nursery, season, mothers, new DemoTruth(Map.of(), Map.of("CYDOBL", 1.0), .5, .9));
+            Integer full =
+                    nursery.sql().queryForObject("select count(*) from layer where full_on is not null", Integer.class);
+            JsonNode quince = line(nursery.viewer().get("/api/v1/backtests").body(), "CYDOBL");
+            assertThat(quince.path("layers").asInt()).isBetween(20, full == null ? 0 : full - 1);
+            assertThat(quince.at("/atSetting/meanDays").asDouble()).isBetween(-4.0, 4.0);
+            assertThat(quince.at("/atSetting/honest").asBoolean()).isTrue();
+        }
+    }
+
     private static void play(TestNursery nursery) {
         Map<String, Long> mothers = new HashMap<>();
         List<DemoLives.Batch> batches = new ArrayList<>();
@@ -60,10 +87,14 @@ class DemoLivesTest {
         }
         DemoTruth truth =
                 new DemoTruth(TRUE_FACTOR, Map.of("CYDOBL", 1.0, "MORNIG", 1.0, "ERIJAP", 1.0, "MESGER", 1.0), .5, .9);
+        run(nursery, season(batches), mothers, truth);
+    }
+
+    private static void run(TestNursery nursery, DemoLives.Season season, Map<String, Long> mothers, DemoTruth truth) {
         long person = nursery.bean(People.class).signedIn("gale").id();
         nursery.bean(TransactionTemplate.class)
                 .executeWithoutResult(status -> nursery.bean(DemoLives.class)
-                        .play(season(batches), mothers, Map.of("R", nursery.recipe()), truth, person));
+                        .play(season, mothers, Map.of("R", nursery.recipe()), truth, person));
     }
 
     private static DemoLives.Season season(List<DemoLives.Batch> batches) {
