@@ -57,8 +57,12 @@ const wrong = computed(
         class="mt-2 border-l-8 border-sap bg-sap-pale p-3"
         data-testid="wrong"
       >
-        {{ capital(one.common) }}: the dates do not hold what they promise; balls were full
-        {{ days(one.atSetting.meanDays) }} than said.
+        {{ capital(one.common) }}:
+        {{
+          one.atSetting.held.share > data.promised
+            ? 'the ranges hold more often than they promise, so they are wider than they need be'
+            : 'the ranges do not hold what they promise'
+        }}; balls were full {{ days(one.atSetting.meanDays) }} than said.
         <RouterLink class="link" :to="{ name: 'ready-times', query: { species: one.species } }"
           >What own records say of its time</RouterLink
         >

@@ -41,9 +41,7 @@ const hasWords = computed(
     (isClosed(props.column) || props.column.kind === 'NAME') &&
     props.column.name !== 'code',
 )
-const fresh = computed(() =>
-  props.makesMothers && props.column.name === 'mother' ? 'A new mother' : '',
-)
+const fresh = computed(() => (props.makesMothers && props.column.name === 'mother' ? 'A new mother' : ''))
 
 const same = (code: string, word: string) =>
   code === word || code === word.toUpperCase().replaceAll(/[\s-]+/g, '_')

@@ -46,8 +46,13 @@ class TrialWords {
         return phrases.say("trial.arms." + key, values);
     }
 
-    /** What is to be said of a trial as it was begun. */
-    List<String> remarks(TrialView.TrialLine line) {
+    /**
+     * What is to be said of a trial as it was begun.
+     *
+     * @param open places of which it is not known yet whether the layer rooted: without one, the verdict itself says
+     *     whether there were too few
+     */
+    List<String> remarks(TrialView.TrialLine line, int open) {
         List<String> all = new ArrayList<>();
         TrialView.ArmView first = line.arms().get(0);
         for (TrialView.ArmView arm : line.arms().subList(1, line.arms().size())) {
@@ -57,7 +62,7 @@ class TrialWords {
         }
         int fewest =
                 line.arms().stream().mapToInt(TrialView.ArmView::assigned).min().orElse(0);
-        if (fewest < line.perArm()) {
+        if (open > 0 && fewest < line.perArm()) {
             all.add(phrases.say(
                     "trial.few", Map.of("fewest", String.valueOf(fewest), "perArm", String.valueOf(line.perArm()))));
         }

@@ -208,13 +208,14 @@ public class Trials {
         NurserySnapshot nursery = snapshots.take();
         List<TrialSlots.Slot> places = slots.ofTrial(row.id());
         TrialView.TrialLine line = line(row, places, nursery);
+        TrialView.TrialResult result = results.of(line, places);
         return new TrialView.TrialPage(
                 line,
                 new TrialView.SizeQuery(row.share, row.otherShare, row.significance, row.power),
                 row.seed,
                 row.madeBy,
-                words.remarks(line),
-                results.of(line, places),
+                words.remarks(line, result.open()),
+                result,
                 decision(row, line),
                 places.stream().map(slot -> place(slot, nursery)).toList(),
                 row.version);
