@@ -7,6 +7,8 @@ import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital, PHASES, RUNGS, STAGE_STATES, word, restsOn } from '@/shared/words'
+import StemThumb from '@/stem/StemThumb.vue'
+import { useStems } from '@/stem/useStems'
 import FilterBar from './FilterBar.vue'
 import SelectionBar from './SelectionBar.vue'
 import { useFilters } from './useFilters'
@@ -31,6 +33,7 @@ const { data, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage, is
 })
 const lines = computed(() => data.value?.pages.flatMap((page) => page.layers) ?? [])
 const count = computed(() => data.value?.pages[0]?.count ?? 0)
+const stems = useStems(lines)
 const ticked = ref(new Set<string>())
 watch(address, () => (ticked.value = new Set()))
 
@@ -100,25 +103,28 @@ onUnmounted(() => watcher.disconnect())
         </label>
         <RouterLink
           :to="{ name: 'layer', params: { code: line.code } }"
-          class="grid min-h-14 min-w-0 grow grid-cols-[5rem_1fr_auto] items-center gap-3 py-2"
+          class="grid min-h-14 min-w-0 grow grid-cols-[auto_1fr_auto] items-center gap-3 py-1"
           data-testid="line"
         >
-          <b>{{ line.code }}</b>
-          <span>
-            {{ capital(line.species) }}
-            <template v-if="line.variety"> ‘{{ line.variety }}’</template>
-            <span class="block text-sm text-muted">
-              {{ line.mother }}, {{ line.place }} · {{ PHASES[line.phase]
-              }}<template v-if="line.phase === 'ON_MOTHER'"
-                >, {{ STAGE_STATES[line.stage]
-                }}<template v-if="line.ready10On && line.ready90On"
-                  >; likely full between {{ dayText(line.ready10On, session.today) }} and
-                  {{ dayText(line.ready90On, session.today) }} ({{ restsOn(line.ownRecords) }})</template
-                ></template
-              ><template v-else-if="line.phase === 'POTTED' && line.rung"
-                >, {{ word(RUNGS, line.rung).toLowerCase() }}</template
-              >
-              <b v-if="line.conflicts" class="text-rust"> · {{ line.conflicts }} record does not fit</b>
+          <StemThumb :stem="stems.get(line.code)" />
+          <span class="grid items-center gap-x-3 sm:grid-cols-[5rem_1fr]">
+            <b>{{ line.code }}</b>
+            <span>
+              {{ capital(line.species) }}
+              <template v-if="line.variety"> ‘{{ line.variety }}’</template>
+              <span class="block text-sm text-muted">
+                {{ line.mother }}, {{ line.place }} · {{ PHASES[line.phase]
+                }}<template v-if="line.phase === 'ON_MOTHER'"
+                  >, {{ STAGE_STATES[line.stage]
+                  }}<template v-if="line.ready10On && line.ready90On"
+                    >; likely full between {{ dayText(line.ready10On, session.today) }} and
+                    {{ dayText(line.ready90On, session.today) }} ({{ restsOn(line.ownRecords) }})</template
+                  ></template
+                ><template v-else-if="line.phase === 'POTTED' && line.rung"
+                  >, {{ word(RUNGS, line.rung).toLowerCase() }}</template
+                >
+                <b v-if="line.conflicts" class="text-rust"> · {{ line.conflicts }} record does not fit</b>
+              </span>
             </span>
           </span>
           <span class="text-right text-sm">

@@ -8,6 +8,7 @@ import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
 import { capital, KINDS, WORKS } from '@/shared/words'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import StemThumb from '@/stem/StemThumb.vue'
 import type { JobOnRound } from './useWalk'
 
 /** What is to do at one place, and the same done to all of it at once. */
@@ -61,6 +62,11 @@ async function recordAll(job: string, jobs: JobOnRound[]): Promise<void> {
   }
 }
 
+function stem(code: string) {
+  const card = props.cards.get(code)
+  return card && { ...card, severed: card.plant !== null }
+}
+
 function due(job: JobOnRound): string {
   if (job.daysLate > 0) return job.daysLate === 1 ? '1 day late' : `${job.daysLate} days late`
   return job.by === props.today ? 'due today' : `may wait to ${dayText(job.by, props.today)}`
@@ -112,8 +118,9 @@ function due(job: JobOnRound): string {
           data-testid="job"
           @click="emit('open', job.code)"
         >
-          <b class="w-18 shrink-0 whitespace-nowrap">{{ job.code }}</b>
+          <StemThumb :stem="stem(job.code)" />
           <span class="grow">
+            <b class="block whitespace-nowrap">{{ job.code }}</b>
             {{ capital(job.species) }}: {{ job.label.toLowerCase() }}
             <span v-if="job.alsoDo.length" class="block text-sm text-muted"
               >also: {{ job.alsoDo.join(', ').toLowerCase() }}</span

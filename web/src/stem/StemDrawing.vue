@@ -14,6 +14,8 @@ const props = defineProps<{
   stage: string
   small?: boolean
   severed?: boolean
+  /** beside words that say it all */
+  decorative?: boolean
 }>()
 
 const session = useSession()
@@ -21,6 +23,7 @@ const id = useId()
 const stem = computed(() =>
   stemGeometry(props.drawing, props.sectors, props.fillPercent, props.stage, props.severed),
 )
+const roots = computed(() => stem.value.roots.join(''))
 const moss = computed(() => (props.small ? [] : strands(stem.value, 90)))
 // the writing keeps its size beside the drawing, whatever the branch measures
 const unit = computed(() => stem.value.height / 100)
@@ -66,12 +69,13 @@ const label = computed(
 
 <template>
   <svg
-    role="img"
-    :aria-label="label"
+    :role="decorative ? undefined : 'img'"
+    :aria-label="decorative ? undefined : label"
+    :aria-hidden="decorative || undefined"
     :viewBox="`0 0 ${stem.width + margin} ${stem.height}`"
     class="block w-full"
     preserveAspectRatio="xMidYMin meet"
-    data-testid="stem"
+    :data-testid="decorative ? undefined : 'stem'"
   >
     <defs>
       <linearGradient :id="`${id}-bark`">
@@ -135,10 +139,10 @@ const label = computed(
       data-part="ring"
     />
     <g class="stroke-bark-deep" fill="none" stroke-width="1.7" stroke-linecap="round" opacity="0.55">
-      <path v-for="(root, i) in stem.roots" :key="`u${i}`" :d="root" />
+      <path :d="roots" />
     </g>
     <g class="stroke-card" fill="none" stroke-width="1.05" stroke-linecap="round" data-part="roots">
-      <path v-for="(root, i) in stem.roots" :key="i" :d="root" />
+      <path :d="roots" />
     </g>
     <rect
       v-if="stem.ring && stage !== 'NONE'"

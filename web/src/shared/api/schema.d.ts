@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/layer-stems": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stems"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/layers": {
         parameters: {
             query?: never;
@@ -2653,6 +2669,16 @@ export interface components {
             /** Format: int32 */
             year: number;
         };
+        LayerStem: {
+            code: string;
+            drawing: components["schemas"]["Drawing"];
+            /** Format: double */
+            fillPercent: number;
+            sectors: number[];
+            severed: boolean;
+            /** @enum {string} */
+            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
+        };
         LeafBalanceView: {
             /** Format: date */
             bestOn: string;
@@ -4928,6 +4954,37 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ManyRecorded"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stems: {
+        parameters: {
+            query: {
+                codes: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayerStem"][];
                 };
             };
             /** @description A refusal, explained */

@@ -34,6 +34,8 @@ class LayersTest {
             visit.page().getByText("its batch").click();
             assertThat(visit.see("line")).hasCount(4);
             assertThat(visit.see("count")).hasText("4 layers");
+            // each with its own drawing beside it, as it stands
+            assertThat(visit.see("thumb").first().locator("[data-part=ring]")).isVisible();
             visit.tap("tick-all");
             assertThat(visit.see("selection")).containsText("4 ticked");
             assertThat(visit.axe()).isEmpty();

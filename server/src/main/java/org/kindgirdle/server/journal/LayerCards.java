@@ -168,7 +168,7 @@ class LayerCards {
                         .toList();
     }
 
-    private static LayerCard.Drawing drawing(LayerProjection projection, LayerContext context) {
+    static LayerCard.Drawing drawing(LayerProjection projection, LayerContext context) {
         HouseRules rules = context.rules();
         LayerState state = projection.state();
         Cover cover = context.recipe().cover();

@@ -71,12 +71,23 @@ class LayerController {
     /** Cards for the phone, to have them where there is no network. Codes that no layer has are left out. */
     @GetMapping("/layer-cards")
     List<LayerCard> cards(@RequestParam List<String> codes) {
+        reprojection.turnDay();
+        return pages.cards(some(codes));
+    }
+
+    /** For the drawings in a list. Codes that no layer has are left out. */
+    @GetMapping("/layer-stems")
+    List<LayerPages.LayerStem> stems(@RequestParam List<String> codes) {
+        reprojection.turnDay();
+        return pages.stems(some(codes));
+    }
+
+    private static List<String> some(List<String> codes) {
         if (codes.size() > MOST_CARDS) {
             throw ProblemException.invalid(
                     "codes", codes.size(), "at most " + MOST_CARDS, "Ask for them a part at a time.");
         }
-        reprojection.turnDay();
-        return pages.cards(codes.stream().map(LayerController::code).distinct().toList());
+        return codes.stream().map(LayerController::code).distinct().toList();
     }
 
     /** What was recorded since a moment, by anyone: asked for every few seconds while a round is open. */

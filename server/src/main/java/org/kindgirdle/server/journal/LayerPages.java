@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.ComingSteps;
 import org.kindgirdle.core.layer.Estimate;
 import org.kindgirdle.core.layer.LayerContext;
@@ -66,16 +67,48 @@ class LayerPages {
     @Transactional(readOnly = true)
     List<LayerCard> cards(Collection<String> codes) {
         NurserySnapshot nursery = snapshots.take();
+        return cards.of(known(codes, nursery), nursery);
+    }
+
+    /**
+     * What the stem drawing of a layer in a list is made from.
+     *
+     * @param severed whether it is off its mother
+     */
+    record LayerStem(
+            String code,
+            LayerCard.Drawing drawing,
+            List<Integer> sectors,
+            double fillPercent,
+            RootStage stage,
+            boolean severed) {}
+
+    /** In the order of the codes; a code that no layer has is left out. */
+    @Transactional(readOnly = true)
+    List<LayerStem> stems(Collection<String> codes) {
+        return known(codes, snapshots.take()).stream()
+                .map(one -> {
+                    LayerState state = one.projection().state();
+                    return new LayerStem(
+                            one.layer().code,
+                            LayerCards.drawing(one.projection(), one.context()),
+                            state.sectors().densities(),
+                            state.fillPercent(),
+                            state.stage(),
+                            state.plant() != null);
+                })
+                .toList();
+    }
+
+    private List<LayerCards.Known> known(Collection<String> codes, NurserySnapshot nursery) {
         Map<String, Layer> found =
                 layers.findByCodeIn(codes).stream().collect(Collectors.toMap(layer -> layer.code, Function.identity()));
         Map<Long, List<LayerEvent>> known = journals.of(List.copyOf(found.values()));
-        return cards.of(
-                codes.stream()
-                        .map(found::get)
-                        .filter(Objects::nonNull)
-                        .map(layer -> LayerCards.Known.of(layer, known.getOrDefault(layer.id(), List.of()), nursery))
-                        .toList(),
-                nursery);
+        return codes.stream()
+                .map(found::get)
+                .filter(Objects::nonNull)
+                .map(layer -> LayerCards.Known.of(layer, known.getOrDefault(layer.id(), List.of()), nursery))
+                .toList();
     }
 
     @Transactional(readOnly = true)

@@ -237,6 +237,15 @@ class RoundTest {
                 .isCloseTo(1, within(1e-9));
         assertThat(cards.get(0).path("lookedOn").isNull()).isTrue();
         assertThat(statements("/api/v1/layer-cards?codes=" + all)).isLessThanOrEqualTo(12);
+        // the drawings of a list are the cards' own
+        JsonNode stems = nursery.viewer()
+                .get("/api/v1/layer-stems?codes=" + all)
+                .expect(200)
+                .body();
+        assertThat(stems.size()).isEqualTo(40);
+        assertThat(stems.get(7).path("drawing")).isEqualTo(cards.get(7).path("drawing"));
+        assertThat(stems.get(7).path("sectors")).isEqualTo(cards.get(7).path("sectors"));
+        assertThat(statements("/api/v1/layer-stems?codes=" + all)).isLessThanOrEqualTo(9);
         assertThat(nursery.viewer()
                         .get("/api/v1/layer-cards?codes=" + String.join(",", Collections.nCopies(101, codes.get(0))))
                         .expect(400)

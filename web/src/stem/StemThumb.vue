@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+import StemDrawing from './StemDrawing.vue'
+
+/** A layer in a list, as small as a thumb; its place is kept while its measures are on their way. */
+defineProps<{ stem: Omit<Schemas['LayerStem'], 'code'> | undefined }>()
+</script>
+
+<template>
+  <span class="block h-14 w-9 shrink-0 overflow-hidden" data-testid="thumb">
+    <StemDrawing
+      v-if="stem"
+      small
+      decorative
+      class="h-full"
+      :drawing="stem.drawing"
+      :sectors="stem.sectors"
+      :fill-percent="stem.fillPercent"
+      :stage="stem.stage"
+      :severed="stem.severed"
+    />
+  </span>
+</template>
