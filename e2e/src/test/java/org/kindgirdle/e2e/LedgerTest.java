@@ -97,6 +97,31 @@ class LedgerTest {
 
     @Test
     @Order(4)
+    void theDatesOfTheFinishedSeasonsHeldAsOftenAsTheyPromised() {
+        for (String year : new String[] {"2024", "2025"}) {
+            JsonNode all = application
+                    .api("pell")
+                    .get("/api/v1/backtests?year=" + year)
+                    .expect(200)
+                    .body()
+                    .path("all");
+            for (String moment : new String[] {"atSetting", "atLooks"}) {
+                JsonNode held = all.path(moment);
+                assertThat(held.at("/held/of").asInt())
+                        .as("%s %s", year, moment)
+                        .isGreaterThan(100);
+                assertThat(held.path("honest").asBoolean())
+                        .as("%s %s %s", year, moment, held)
+                        .isTrue();
+            }
+        }
+        visit.open("/ledger/dates?year=2025");
+        assertThat(visit.see("answer")).containsText("The range that should hold 80% of the time held for");
+        assertThat(visit.axe()).isEmpty();
+    }
+
+    @Test
+    @Order(5)
     void whatWasLearnedMovesTheDatesWhenItIsSettledAndGoesBack() {
         visit.open("/ledger/times?species=CYDOBL");
         assertThat(visit.see("answer")).containsText("longer than its profile says, by");

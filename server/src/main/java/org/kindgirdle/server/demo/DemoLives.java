@@ -77,7 +77,9 @@ class DemoLives {
      * @param trials places of trials that were dealt, with the day of their setting
      * @param first day of it
      * @param until the day after the last on which anybody goes round
-     * @param over whether what is left by then is sold or given up
+     * @param rounds days of the week on which somebody goes round
+     * @param lastCut after this day nobody has found the time to sever
+     * @param over whether what is left by then is sold or given up; what is not over is followed round by round
      * @param seed of its chances
      */
     record Season(

@@ -141,7 +141,8 @@ final class LayerIntake implements Table.Intake {
         for (Line line : held) {
             try {
                 RowException motherless = refused.get(line.number);
-                if (motherless != null) {
+                // another row may have said more of the same mother
+                if (motherless != null && !isHere(line)) {
                     throw motherless;
                 }
                 rows.add(row(line.cells, line.number));
@@ -159,7 +160,7 @@ final class LayerIntake implements Table.Intake {
         Set<String> made = new HashSet<>();
         for (Line line : held) {
             String code = RowCells.text(line.cells, LayerTable.MOTHER);
-            if (code == null || house.mothers.byName().containsKey(code) || made.contains(code)) {
+            if (code == null || isHere(line) || made.contains(code)) {
                 continue;
             }
             try {
@@ -174,6 +175,10 @@ final class LayerIntake implements Table.Intake {
             house = houses.get();
         }
         return refused;
+    }
+
+    private boolean isHere(Line line) {
+        return house.mothers.byName().containsKey(RowCells.need(line.cells, LayerTable.MOTHER));
     }
 
     private void keep(List<Row> rows) {

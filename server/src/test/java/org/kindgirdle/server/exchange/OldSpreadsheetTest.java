@@ -198,7 +198,8 @@ class OldSpreadsheetTest {
                 Tag;Plant;Kind;Variety;Set;Diam
                 C-1;Wall 1;crape;Old Pink;2022-05-04;14
                 C-2;Wall 1;crape;;2022-05-04;15
-                C-3;Wall 2;crape;;2022-05-05;15
+                C-3;Wall 2;;;2022-05-05;15
+                C-4;Wall 2;crape;;2022-05-05;16
                 """;
         String place =
                 nursery.sql().queryForObject("select name from place where id = ?", String.class, nursery.field());
@@ -222,12 +223,12 @@ class OldSpreadsheetTest {
         JsonNode looked = sending.look(id, mapping).path("outcome");
         assertThat(looked.path("mothers").toString()).as(looked.toString()).isEqualTo("[\"Wall 1\",\"Wall 2\"]");
         assertThat(walls()).isEmpty();
-        assertThat(sending.take(id, mapping).at("/outcome/fresh").asInt()).isEqualTo(3);
-        assertThat(walls()).containsExactly("Wall 1 LAGIND Old Pink, 2 layers", "Wall 2 LAGIND , 1 layers");
+        assertThat(sending.take(id, mapping).at("/outcome/fresh").asInt()).isEqualTo(4);
+        assertThat(walls()).containsExactly("Wall 1 LAGIND Old Pink, 2 layers", "Wall 2 LAGIND , 2 layers");
         // again: nothing is new, neither layer nor mother, though the sheet says otherwise of a mother meanwhile
         JsonNode again = sending.take(sending.csv(sheet.replace("Old Pink", "Pink")), mapping)
                 .path("outcome");
-        assertThat(again.path("same").asInt()).as(again.toString()).isEqualTo(3);
+        assertThat(again.path("same").asInt()).as(again.toString()).isEqualTo(4);
         assertThat(again.path("mothersMade").asInt()).isZero();
 
         JsonNode wrong = sending.take(sending.csv("""

@@ -5,6 +5,8 @@ import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.net.UnixDomainSocketAddress;
+import java.nio.channels.SocketChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -158,9 +160,11 @@ public final class MariaDbServer implements AutoCloseable {
         }
     }
 
+    /** By both ways: it opens the port before its own socket. */
     private boolean isListening() {
-        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
-            return socket.isConnected();
+        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port);
+                SocketChannel own = SocketChannel.open(UnixDomainSocketAddress.of(folder.resolve("s")))) {
+            return socket.isConnected() && own.isConnected();
         } catch (IOException notYet) {
             return false;
         }
