@@ -82,12 +82,12 @@ const name = computed(() => (TABLES[props.table]?.[0] ?? 'rows').toLowerCase())
           <b>All {{ rows(outcome.rows) }} can be taken</b> as {{ name }}: {{ parts }}.
         </template>
       </p>
+      <p v-else-if="!outcome.broken" class="text-lg" role="alert">There is a header in it, and no row.</p>
       <p v-if="mothers && !outcome.badRows" class="mt-1" data-testid="new-mothers">
         {{ capital(count(outcome.mothersMade, 'mother is', 'mothers are')) }} not here yet and
         {{ outcome.mothersMade === 1 ? 'is' : 'are' }} made with them: {{ mothers }}. Is each of them one
         plant, written the same way throughout?
       </p>
-      <p v-else-if="!outcome.broken" class="text-lg" role="alert">There is a header in it, and no row.</p>
       <ul
         v-if="outcome.bad.length"
         class="mt-2 max-h-72 overflow-y-auto border-y border-line"

@@ -22,9 +22,9 @@ class RecordsInAndOutTest {
 
     private static final String BOOK = """
             Tag;Plant;Date set;Diam (cm);Rooted;Cut off;Potted;Sold;Died;Cause;Remarks
-            17/1;Old fig;03.05.2023;1,8;20.07.2023;28.07.2023;28.07.2023;10.06.2024;;;"big, and good"
-            17/2;Old fig;03.05.2023;1,5;;;;;21.06.2023;mice;
-            17/3;Old fig;31.06.2023;2;;;;;;;
+            17/1;Old feijoa;03.05.2023;1,8;20.07.2023;28.07.2023;28.07.2023;10.06.2024;;;"big, and good"
+            17/2;Old feijoa;03.05.2023;1,5;;;;;21.06.2023;mice;
+            17/3;Old feijoa;31.06.2023;2;;;;;;;
             """;
 
     /** A whole nursery is no matter of a moment. */
@@ -55,7 +55,7 @@ class RecordsInAndOutTest {
     private void sayHowItIsRead() {
         visit.page().getByLabel("Recipe comes from").selectOption("The same in every row");
         visit.page().getByLabel("Recipe in every row").selectOption("Moss and foil");
-        visit.page().getByLabel("Old fig means").selectOption("FJ-01");
+        visit.page().getByLabel("Old feijoa means").selectOption("FJ-01");
         visit.page().getByLabel("mice means").selectOption("ANIMALS");
         visit.tap("look");
     }
@@ -76,6 +76,7 @@ class RecordsInAndOutTest {
         choose(visit, "mended.csv", "text/csv", mended.getBytes(StandardCharsets.UTF_8));
         sayHowItIsRead();
         assertThat(visit.see("good-rows")).containsText("All 3 rows can be taken as layers: 3 are new.");
+        assertThat(visit.see("import-outcome")).not().containsText("no row");
         visit.tap("take");
         assertThat(visit.see("taken")).containsText("Of 3 rows, 3 are new");
         assertThat(visit.axe()).isEmpty();

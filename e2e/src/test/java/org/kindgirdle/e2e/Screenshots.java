@@ -18,9 +18,9 @@ class Screenshots {
 
     private static final String BOOK = """
             Tag;Plant;Date set;Diam (cm);Rooted;Cut off;Potted;Sold;Died;Cause;Remarks
-            17/1;Old fig;03.05.2023;1,8;20.07.2023;28.07.2023;28.07.2023;10.06.2024;;;"big, and good"
-            17/2;Old fig;03.05.2023;1,5;;;;;21.06.2023;mice;
-            17/3;Old fig;30.06.2023;2;02.09.2023;10.09.2023;10.09.2023;01.05.2024;;;
+            17/1;Old feijoa;03.05.2023;1,8;20.07.2023;28.07.2023;28.07.2023;10.06.2024;;;"big, and good"
+            17/2;Old feijoa;03.05.2023;1,5;;;;;21.06.2023;mice;
+            17/3;Old feijoa;30.06.2023;2;02.09.2023;10.09.2023;10.09.2023;01.05.2024;;;
             """;
 
     @Test
@@ -43,7 +43,7 @@ class Screenshots {
                     .setInputFiles(new FilePayload("propagation-2023.csv", "text/csv", BOOK.getBytes(UTF_8)));
             desk.page().getByLabel("Recipe comes from").selectOption("The same in every row");
             desk.page().getByLabel("Recipe in every row").selectOption("Moss and foil");
-            desk.page().getByLabel("Old fig means").selectOption("FJ-01");
+            desk.page().getByLabel("Old feijoa means").selectOption("FJ-01");
             desk.page().getByLabel("mice means").selectOption("ANIMALS");
             desk.tap("look");
             assertThat(desk.see("good-rows")).isVisible();
