@@ -72,6 +72,14 @@ class RoundRun {
                         i -> "select e.*"
                                 + " from layer l join layer_event e on e.layer_id = l.id where l.code in ('"
                                 + some(50).replace(",", "','") + "')");
+                run(
+                        owner,
+                        database,
+                        "its drawing in a list, 50 at once",
+                        i -> "/api/v1/layer-stems?codes=" + some(50),
+                        i -> "select e.*"
+                                + " from layer l join layer_event e on e.layer_id = l.id where l.code in ('"
+                                + some(50).replace(",", "','") + "')");
                 search(owner, database, "by code", i -> "q=" + any(all), "l.code = '" + any(all) + "'");
                 search(owner, database, "by a word", i -> "q=quince", "l.mother_id in (1, 2, 3)");
                 search(
