@@ -4,11 +4,14 @@ import type { Schemas } from '@/shared/api/client'
 import { dayText, daysBetween } from '@/shared/dates'
 import Choice from '@/shared/ui/Choice.vue'
 import { capital, STAGE_STATES } from '@/shared/words'
+import StemThumb from '@/stem/StemThumb.vue'
 import type { ToSever } from './useShed'
 
 /** One layer that a cut is decided on: what speaks for it and against, and the week to cut it in. */
 const props = defineProps<{
   layer: ToSever
+  /** while it is on its way there is none */
+  stem: Schemas['LayerStem'] | undefined
   days: Schemas['DayToSever'][]
   today: string
   mayRecord: boolean
@@ -44,32 +47,37 @@ function choose(): void {
 
 <template>
   <li class="grid gap-3 border-l-8 bg-card p-4" :class="tone" :data-code="layer.code" data-testid="to-sever">
-    <div class="flex flex-wrap items-baseline gap-x-3">
-      <RouterLink class="link text-2xl font-bold" :to="{ name: 'layer', params: { code: layer.code } }">{{
-        layer.code
-      }}</RouterLink>
-      <span class="grow text-muted"
-        >{{ capital(layer.species) }}<template v-if="layer.variety"> ‘{{ layer.variety }}’</template> ·
-        {{ layer.mother }}<template v-if="layer.limb"> ({{ layer.limb }})</template>, {{ layer.place }} ·
-        {{ STAGE_STATES[layer.stage] }}, {{ layer.fillPercent }}%</span
-      >
-    </div>
-    <div>
-      <p class="text-lg font-bold" data-testid="headline">{{ layer.headline }}</p>
-      <p v-if="late > 0" class="font-bold text-rust">{{ late }} days late.</p>
-      <p v-if="layer.driesOn" class="text-sm text-muted">
-        {{
-          layer.driesOn < today
-            ? `The ball has wanted water since ${dayText(layer.driesOn, today)}.`
-            : `The ball wants water about ${dayText(layer.driesOn, today)}.`
-        }}
-      </p>
-      <p v-if="layer.changed" class="border-l-4 border-water pl-2" data-testid="changed">
-        {{ layer.changed }}
-      </p>
-      <p v-if="layer.first.length" class="font-bold text-rust">
-        From the tip down: {{ layer.first.join(', ') }} first.
-      </p>
+    <div class="flex items-start gap-3">
+      <StemThumb :stem="stem" large />
+      <div class="grid grow gap-2">
+        <div class="flex flex-wrap items-baseline gap-x-3">
+          <RouterLink class="link text-2xl font-bold" :to="{ name: 'layer', params: { code: layer.code } }">{{
+            layer.code
+          }}</RouterLink>
+          <span class="grow text-muted"
+            >{{ capital(layer.species) }}<template v-if="layer.variety"> ‘{{ layer.variety }}’</template> ·
+            {{ layer.mother }}<template v-if="layer.limb"> ({{ layer.limb }})</template>, {{ layer.place }} ·
+            {{ STAGE_STATES[layer.stage] }}, {{ layer.fillPercent }}%</span
+          >
+        </div>
+        <div>
+          <p class="text-lg font-bold" data-testid="headline">{{ layer.headline }}</p>
+          <p v-if="late > 0" class="font-bold text-rust">{{ late }} days late.</p>
+          <p v-if="layer.driesOn" class="text-sm text-muted">
+            {{
+              layer.driesOn < today
+                ? `The ball has wanted water since ${dayText(layer.driesOn, today)}.`
+                : `The ball wants water about ${dayText(layer.driesOn, today)}.`
+            }}
+          </p>
+          <p v-if="layer.changed" class="border-l-4 border-water pl-2" data-testid="changed">
+            {{ layer.changed }}
+          </p>
+          <p v-if="layer.first.length" class="font-bold text-rust">
+            From the tip down: {{ layer.first.join(', ') }} first.
+          </p>
+        </div>
+      </div>
     </div>
     <div class="grid gap-x-6 gap-y-2" :class="{ 'sm:grid-cols-2': pros.length && cons.length }">
       <div v-if="pros.length">

@@ -6,6 +6,7 @@ import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { useStems } from '@/stem/useStems'
 import SeverCard from './SeverCard.vue'
 import ShedTabs from './ShedTabs.vue'
 import { useShedRecords, useShedView } from './useShed'
@@ -18,6 +19,8 @@ const { data: supply } = useQuery({
   queryFn: () => api<Schemas['SupplyView']>('GET', '/supply-figure'),
 })
 const { saving, problem, record } = useShedRecords()
+
+const stems = useStems(computed(() => view.value?.layers ?? []))
 
 const groups = computed(() =>
   [
@@ -77,6 +80,7 @@ const planned = computed(() => {
           v-for="layer in group.layers"
           :key="layer.code"
           :layer="layer"
+          :stem="stems.get(layer.code)"
           :days="days(layer.placeId)"
           :today="view.today"
           :may-record="session.mayRecord"

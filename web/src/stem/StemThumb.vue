@@ -3,11 +3,11 @@ import type { Schemas } from '@/shared/api/client'
 import StemDrawing from './StemDrawing.vue'
 
 /** A layer in a list, as small as a thumb; its place is kept while its measures are on their way. */
-defineProps<{ stem: Omit<Schemas['LayerStem'], 'code'> | undefined }>()
+defineProps<{ stem: Omit<Schemas['LayerStem'], 'code'> | undefined; large?: boolean }>()
 </script>
 
 <template>
-  <span class="block h-14 w-9 shrink-0 overflow-hidden" data-testid="thumb">
+  <span class="block shrink-0 overflow-hidden" :class="large ? 'h-28 w-18' : 'h-14 w-9'" data-testid="thumb">
     <StemDrawing
       v-if="stem"
       small

@@ -113,6 +113,8 @@ class ShedTest {
     void leavesAreTakenOffOneByOneAndATentCarriesMoreThanTheOpen() {
         visit.open("/shed");
         assertThat(visit.see("shed-sum")).containsText("to be cut");
+        // a full ball is seen before it is read
+        assertThat(card(ripe).locator("[data-part=roots]")).isVisible();
         card(ripe).getByText("Leaf and cut").click();
         visit.field("Leaves on it").fill("60");
         Locator fraction = visit.see("top-over-bottom");
