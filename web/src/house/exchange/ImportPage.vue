@@ -112,7 +112,7 @@ async function forget(): Promise<void> {
           </select>
         </label>
         <label class="flex min-h-12 items-center gap-2">
-          <input v-model="mapping.decimalComma" type="checkbox" class="h-5 w-5" />
+          <input v-model="mapping.decimalComma" type="checkbox" class="size-5 accent-lichen" />
           <span>Its numbers have a comma: 12,5</span>
         </label>
       </div>
