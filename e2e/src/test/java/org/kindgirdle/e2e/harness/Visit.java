@@ -204,8 +204,12 @@ public final class Visit implements AutoCloseable {
     public void pick(String label, String beginning) {
         Locator list = list(label);
         if ("INPUT".equals(list.evaluate("one => one.tagName"))) {
-            // a list to search in
+            // a list to search in, touched first as a person does; what it shows stands in the message if it is not
+            // that
+            list.click();
             list.fill(beginning);
+            assertThat(list).hasAttribute("aria-expanded", "true");
+            assertThat(page.getByRole(AriaRole.LISTBOX)).containsText(beginning);
             page.getByRole(AriaRole.LISTBOX)
                     .getByRole(AriaRole.OPTION)
                     .filter(new Locator.FilterOptions().setHasText(beginning))
