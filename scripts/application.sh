@@ -1,6 +1,5 @@
 # Building, starting and stopping the application.
 
-JAR=$HOME_DIR/server/target/kind-girdle-server-0.1.0-SNAPSHOT-app.jar
 APP=$HOME_DIR/server/target/app
 
 # What the application is made of, as one number: unchanged sources are not built again.
@@ -11,6 +10,7 @@ sources_stamp() {
 
 # Builds what has changed, and lays it out as a folder: a jar of classes beside its libraries starts in half the time.
 build_application() {
+    APP=$HOME_DIR/server/target/app
     # an application built elsewhere needs no tools here
     if [ -n "${KG_APP:-}" ]; then
         [ -f "$KG_APP/kind-girdle.jar" ] || fail "There is no kind-girdle.jar in $KG_APP." "Mend KG_APP, or leave it out to build one here."
@@ -23,9 +23,10 @@ build_application() {
     ensure_build_tools
     step "building (the first time it fetches the libraries: some minutes)"
     mkdir -p server/target
+    rm -f server/target/kind-girdle-server-*-app.jar
     mvn -q -B -pl server -am -DskipTests -Dspotless.check.skip=true package >server/target/kg-build.log 2>&1 ||
         { grep -E 'ERROR|error' server/target/kg-build.log | head -n 8 >&2; fail "The build failed." "See server/target/kg-build.log"; }
-    lay_out "$JAR" "$APP"
+    lay_out "$(ls server/target/kind-girdle-server-*-app.jar)" "$APP"
     sources_stamp >"$APP/stamp"
 }
 
@@ -62,25 +63,61 @@ choose_port() {
     fi
 }
 
-wait_until_up() {
-    local pid=$1 waited=0
-    local scheme=http trust=()
-    [ "$LAN" = yes ] && scheme=https trust=(--cacert "$TLS/ca.crt")
+# Where it answers, as it is asked from this machine.
+write_url() {
+    local scheme=http
+    [ "$LAN" = yes ] && scheme=https
     URL=$scheme://127.0.0.1:$PORT
     printf '%s' "$URL" >"$RUN/application.url"
-    until curl -fs "${trust[@]}" "$URL/actuator/health/readiness" >/dev/null 2>&1; do
-        kill -0 "$pid" 2>/dev/null || { explain_log; fail "The application did not start." "See $LOGS/application.log"; }
-        waited=$((waited + 1))
-        [ "$waited" -lt 1200 ] || fail "The application is not ready after two minutes." "See $LOGS/application.log"
-        sleep 0.1
+}
+
+# ready: does it answer, with its database?
+ready() {
+    local trust=()
+    [ -f "$SECRETS/tls/ca.crt" ] && trust=(--cacert "$SECRETS/tls/ca.crt")
+    curl -fs --max-time 10 "${trust[@]}" "$(cat "$RUN/application.url" 2>/dev/null)/actuator/health/readiness" >/dev/null 2>&1
+}
+
+# The work that a process and its database have done so far, in ticks of the processor: while it grows, something goes on.
+work_done() {
+    local pid ticks=0
+    for pid in $(cat "$RUN/application.pid" "$RUN/db.pid" 2>/dev/null); do
+        ticks=$((ticks + $(awk '{print $14 + $15}' "/proc/$pid/stat" 2>/dev/null || echo 0)))
+    done
+    printf '%s' "$ticks"
+}
+
+# A start may take as long as it takes, on a slow machine or with a large nursery to migrate: it is given up only when
+# nothing at all has gone on for two minutes.
+PATIENCE=${KG_PATIENCE:-120}
+wait_until_up() {
+    local still=0 before=0 now tries=0
+    until ready; do
+        [ -z "${1:-}" ] || kill -0 "$1" 2>/dev/null || { explain_log; fail "The application did not start." "See $LOGS/application.log"; }
+        # one that a supervisor starts over and over will not come up by waiting
+        tries=$(grep -c 'the application has ended' "$LOGS/supervisor.log" 2>/dev/null || true)
+        [ -n "${1:-}" ] || [ "${tries:-0}" -lt $((TRIES_BEFORE + 2)) ] ||
+            { explain_log; fail "The application did not start." "See $LOGS/application.log"; }
+        now=$(work_done)
+        # an idle virtual machine stirs a little, too
+        if [ $((now - before)) -gt 20 ]; then before=$now still=0; else still=$((still + 1)); fi
+        [ "$still" -lt $((PATIENCE * 5)) ] ||
+            { explain_log; fail "The application has done nothing for $PATIENCE s, and is not ready." "See $LOGS/application.log"; }
+        sleep 0.2
     done
 }
 
 prepare() {
     command -v curl >/dev/null 2>&1 || install_debian "curl" curl
     has_jdk17 || install_debian "a Java 17 development kit" openjdk-17-jdk-headless
-    database_is_foreign || ensure_database_server
-    build_application
+    ensure_database_server
+    # a nursery runs its own application, whatever lies here: nothing has to be built for it
+    if [ "$KIND" = demo ] || [ ! -f "$DATA/app/current/kind-girdle.jar" ]; then
+        build_application
+        BUILT=$APP
+    else
+        APP=$DATA/app/current
+    fi
 }
 
 # read_options [OPTION...]: sets LAN and FRESH
@@ -111,12 +148,9 @@ run_demo() {
     fi
     trap 'stop_demo' EXIT
     start_database
-    export_database
-    [ "$LAN" = no ] || export_lan
-    (run_java true) >>"$LOGS/application.log" 2>&1 </dev/null &
-    local pid=$!
-    printf '%s' "$pid" >"$RUN/application.pid"
-    printf '%s' "$PORT" >"$RUN/application.port"
+    launch_application
+    local pid
+    pid=$(cat "$RUN/application.pid")
     wait_until_up "$pid"
     say ""
     say "  Open     $URL"
@@ -125,7 +159,16 @@ run_demo() {
     [ "$LAN" = no ] || say_lan
     say "  Ctrl-C ends it."
     trap 'exit 0' INT TERM
-    wait "$pid" || { explain_log; fail "The application ended." "See $LOGS/application.log"; }
+    while kill -0 "$pid" 2>/dev/null; do
+        if ! alive "$RUN/db.pid" "--datadir=$DATA/db"; then
+            say "  The database has ended: starting it again."
+            start_database
+        fi
+        sleep 1 &
+        wait $! || true
+    done
+    explain_log
+    fail "The application ended." "See $LOGS/application.log"
 }
 
 stop_demo() {
@@ -150,22 +193,45 @@ start_nursery() {
     read_options "$@"
     [ "$FRESH" = no ] || fail "Only the demo can be begun anew." "To start a nursery again from nothing, give another folder with KG_DATA."
     choose_data nursery
-    if alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
-        say "It runs already, at $(cat "$RUN/application.url")"
+    TRIES_BEFORE=0
+    if supervised; then
+        TRIES_BEFORE=$(grep -c 'the application has ended' "$LOGS/supervisor.log" 2>/dev/null || true)
+        PORT=$(cat "$RUN/application.port" 2>/dev/null || printf '%s' "${KG_PORT:-8080}")
+        if ready; then
+            say "It runs already, at $(cat "$RUN/application.url")"
+            say_newer
+            return
+        fi
+        step "it is not well ($(what_is_wrong)): mending"
+        wait_until_up
+        say "Kind Girdle runs again at $(cat "$RUN/application.url")"
         return
     fi
     prepare
-    choose_port 8080 start
-    start_database
-    export_database
-    [ "$LAN" = no ] || export_lan
-    : >"$LOGS/application.log"
-    # deaf to the hang-up: it goes on when the terminal is closed
-    (trap '' HUP; run_java false) >>"$LOGS/application.log" 2>&1 </dev/null &
-    local pid=$!
-    printf '%s' "$pid" >"$RUN/application.pid"
-    printf '%s' "$PORT" >"$RUN/application.port"
-    wait_until_up "$pid"
+    if [ -d "$DATA/db" ] && [ ! -f "$DATA/app/current/kind-girdle.jar" ]; then
+        step "this nursery was kept by an older version: taking it over"
+        update_nursery
+        return
+    fi
+    install_application
+    say_newer
+    if alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
+        # only what watches over it is gone
+        PORT=$(cat "$RUN/application.port")
+    else
+        choose_port 8080 start
+        : >"$LOGS/application.log"
+    fi
+    : >"$LOGS/supervisor.log"
+    if has_systemd && grep -qF "KG_DATA=$DATA" /etc/systemd/system/$UNIT.service 2>/dev/null; then
+        as_root systemctl start $UNIT
+    else
+        # certificates are made, and what is wrong with a port is said, before anything goes into the background
+        if [ "$LAN" = yes ]; then export_lan; fi
+        start_supervisor "$@"
+    fi
+    write_url
+    (wait_until_up) || { stop_supervisor; exit 1; }
     say "Kind Girdle runs at $URL"
     [ "$LAN" = no ] || say_lan
     grep -m1 'first owner' "$LOGS/application.log" || true
@@ -173,16 +239,34 @@ start_nursery() {
 
 stop_nursery() {
     choose_data nursery
+    stop_supervisor
     stop_application
     stop_database
     say "Stopped."
 }
 
+# What of it is not there, in words; nothing if all is.
+what_is_wrong() {
+    if ! alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
+        printf 'the application is not running'
+    elif ! database_is_foreign && ! alive "$RUN/db.pid" "--datadir=$DATA/db"; then
+        printf 'the database is not running'
+    elif ! ready; then
+        printf 'it does not answer, or not with its database'
+    fi
+}
+
 show_status() {
-    for KIND in nursery demo; do
+    local wrong
+    # one data folder of its own holds one nursery
+    for KIND in nursery $([ -n "${KG_DATA:-}" ] || echo demo); do
         choose_data "$KIND"
-        if alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
+        wrong=$(what_is_wrong)
+        if [ -z "$wrong" ]; then
             say "$KIND: runs at $(cat "$RUN/application.url") since $(ps -o lstart= -p "$(cat "$RUN/application.pid")"), data in $DATA"
+        elif supervised || alive "$RUN/application.pid" "-Dkg.data=$DATA"; then
+            say "$KIND: NOT WELL, $wrong; data in $DATA"
+            say "    ./kg start mends it$(supervised && printf ' (and it is being tried already)'); see $LOGS/supervisor.log and application.log"
         else
             say "$KIND: does not run$([ -d "$DATA/db" ] && echo ", data in $DATA")"
         fi
@@ -204,7 +288,7 @@ rebuild_projections() {
     start_database
     export_database
     PORT=0
-    (run_java "$([ "$KIND" = demo ] && echo true || echo false)" rebuild) 2>>"$LOGS/application.log" | grep -E "rows changed" || fail "The rebuild failed." "See $LOGS/application.log"
+    (run_java "$([ "$KIND" = demo ] && echo true || echo false)" rebuild) 2>>"$LOGS/application.log" | grep -vE '^[0-9]{4}-' || fail "The rebuild failed." "See $LOGS/application.log"
     [ "$was_up" = yes ] || stop_database
 }
 

@@ -37,7 +37,10 @@ start_database() {
             fail "The database could not be made." "See $LOGS/db-install.log"
         mv "$DATA/db.new" "$DATA/db"
     fi
-    DB_PORT=$(free_port "${KG_DB_PORT:-$([ "$KIND" = demo ] && echo 33390 || echo 33380)}")
+    # the one that it had before, if it can be had: an application that still runs looks for it there
+    local wanted=33380
+    [ "$KIND" = demo ] && wanted=33390
+    DB_PORT=$(free_port "${KG_DB_PORT:-$(cat "$RUN/db.port" 2>/dev/null || printf '%s' $wanted)}")
     printf '%s' "$DB_PORT" >"$RUN/db.port"
     # its own session, so that Ctrl-C reaches the application first and the database last
     setsid mariadbd --no-defaults --user="$(database_user)" --datadir="$DATA/db" --bind-address=127.0.0.1 --port="$DB_PORT" \
@@ -57,13 +60,21 @@ start_database() {
     if [ "$fresh" = yes ] || [ ! -f "$SECRETS/db-password" ]; then
         local password
         password=$(make_secret)
-        as_database_root <<SQL || fail "The database's user could not be made." "See $LOGS/db.log"
-create database if not exists kindgirdle character set utf8mb4 collate utf8mb4_unicode_520_ci;
-create or replace user 'kindgirdle'@'127.0.0.1' identified by '$password';
-grant all on kindgirdle.* to 'kindgirdle'@'127.0.0.1';
-SQL
+        as_database_root -e "create or replace user 'kindgirdle'@'127.0.0.1' identified by '$password'" ||
+            fail "The database's user could not be made." "See $LOGS/db.log"
+        make_database "$(database_name)"
         (umask 077 && printf '%s' "$password" >"$SECRETS/db-password")
     fi
+}
+
+# A restore fills a database of its own and then takes its name; kindgirdle where there was none yet.
+database_name() { cat "$SECRETS/db-name" 2>/dev/null || printf kindgirdle; }
+
+make_database() {
+    as_database_root <<SQL || fail "The database could not be made." "See $LOGS/db.log"
+create database if not exists \`$1\` character set utf8mb4 collate utf8mb4_unicode_520_ci;
+grant all on \`$1\`.* to 'kindgirdle'@'127.0.0.1';
+SQL
 }
 
 as_database_root() { mariadb --no-defaults --socket="$SOCKET" --user="$(database_user)" "$@"; }
@@ -82,7 +93,7 @@ stop_database() {
 
 export_database() {
     if ! database_is_foreign; then
-        export KG_DB_URL_USED="jdbc:mariadb://127.0.0.1:$DB_PORT/kindgirdle"
+        export KG_DB_URL_USED="jdbc:mariadb://127.0.0.1:$DB_PORT/${DB_NAME:-$(database_name)}"
         KG_DB_PASSWORD=$(cat "$SECRETS/db-password")
         KG_DB_USER=kindgirdle
     else

@@ -1,7 +1,10 @@
 package org.kindgirdle.server;
 
+import java.nio.file.Path;
 import java.util.Arrays;
+import org.kindgirdle.server.backup.BackupCommand;
 import org.kindgirdle.server.journal.Rebuild;
+import org.kindgirdle.server.time.SystemClock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -9,12 +12,20 @@ import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.ConfigurableApplicationContext;
 
-/** Serves the nursery; with the argument {@code rebuild} it makes every projection anew and ends. */
+/**
+ * Serves the nursery; with the argument {@code rebuild} it makes every projection anew and ends, with {@code backup},
+ * {@code verify} or {@code restore} and a file it does that.
+ */
 @SpringBootApplication
 @ConfigurationPropertiesScan
 public class Application {
 
     public static void main(String[] args) {
+        if (args.length == 2 && BackupCommand.NAMES.contains(args[0])) {
+            Path data = Path.of(System.getProperty("kg.data", "."));
+            System.exit(new BackupCommand(System.getenv(), data, new SystemClock().clock(), System.out)
+                    .run(args[0], Path.of(args[1]).toAbsolutePath()));
+        }
         // a connection is tried before it is given out, always: the database may have been started anew meanwhile
         System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
         if (Arrays.asList(args).contains("rebuild")) {

@@ -6,10 +6,10 @@ import org.springframework.context.annotation.Configuration;
 
 /** The one place where the system's clock is taken from. */
 @Configuration
-class SystemClock {
+public class SystemClock {
 
     @Bean
-    Clock clock() {
+    public Clock clock() {
         return Clock.systemUTC();
     }
 }
