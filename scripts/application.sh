@@ -210,7 +210,7 @@ start_nursery() {
     prepare
     if [ -d "$DATA/db" ] && [ ! -f "$DATA/app/current/kind-girdle.jar" ]; then
         step "this nursery was kept by an older version: taking it over"
-        update_nursery
+        update_nursery and-start
         return
     fi
     install_application
@@ -288,8 +288,18 @@ rebuild_projections() {
     start_database
     export_database
     PORT=0
-    (run_java "$([ "$KIND" = demo ] && echo true || echo false)" rebuild) 2>>"$LOGS/application.log" | grep -vE '^[0-9]{4}-' || fail "The rebuild failed." "See $LOGS/application.log"
+    local said=0
+    (run_java "$([ "$KIND" = demo ] && echo true || echo false)" rebuild) 2>>"$LOGS/application.log" >"$RUN/rebuild.out" || said=$?
+    # its log goes to its log, what it counted to whoever asked
+    grep -E '^[0-9]{4}-[0-9]{2}' "$RUN/rebuild.out" >>"$LOGS/application.log" || true
+    grep -vE '^[0-9]{4}-[0-9]{2}' "$RUN/rebuild.out" || true
+    rm -f "$RUN/rebuild.out"
     [ "$was_up" = yes ] || stop_database
+    case "$said" in
+        0) ;;
+        2) exit 2 ;;
+        *) fail "The rebuild failed." "See $LOGS/application.log" ;;
+    esac
 }
 
 # The gravest line of the log, without the trace under it.

@@ -44,6 +44,7 @@ restore_backup() {
         fail "It is running." "./kg stop first, then restore."
     fi
     prepare
+    install_application
     KG_DB_URL_USED='' on_database verify "$file" || exit 1
     if database_is_foreign; then
         export_database

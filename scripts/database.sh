@@ -47,7 +47,7 @@ start_database() {
         --tmpdir="$scratch" --socket="$SOCKET" --pid-file="$DB_PID" --skip-name-resolve \
         --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci \
         --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION \
-        --innodb-flush-log-at-trx-commit=1 --sync-binlog=1 --innodb-doublewrite=1 --innodb-buffer-pool-size=128M \
+        --innodb-flush-log-at-trx-commit=1 --innodb-lock-wait-timeout=20 --sync-binlog=1 --innodb-doublewrite=1 --innodb-buffer-pool-size=128M \
         --default-time-zone=+00:00 --max-connections=60 >>"$LOGS/db.log" 2>&1 </dev/null &
     local pid=$!
     local waited=0

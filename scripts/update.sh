@@ -37,7 +37,7 @@ say_newer() {
     is_newest || say "Another version lies in this folder: ./kg update takes it, with a backup first."
 }
 
-# Backup, new application, migration, check; and the way back when any of that fails.
+# update_nursery [and-start]: backup, new application, migration, check; and the way back when any of that fails
 update_nursery() {
     choose_data nursery
     read_options
@@ -56,6 +56,7 @@ update_nursery() {
         return
     fi
     local was_up=no backup
+    [ "${1:-}" != and-start ] || was_up=yes
     if supervised || alive "$RUN/application.pid" "-Dkg.data=$DATA"; then was_up=yes; fi
     [ -f "$RUN/application.port" ] && KG_PORT=${KG_PORT:-$(cat "$RUN/application.port")}
     export KG_PORT

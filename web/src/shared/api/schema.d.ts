@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["backups"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/batches": {
         parameters: {
             query?: never;
@@ -580,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/me/confirmation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["confirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/me/layer-filters": {
         parameters: {
             query?: never;
@@ -607,6 +639,54 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/me/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sessions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/me/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["end"];
         options?: never;
         head?: never;
         patch?: never;
@@ -798,6 +878,22 @@ export interface paths {
         get: operations["all_2"];
         put?: never;
         post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1116,6 +1212,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["starts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/security-events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["events"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1695,6 +1807,12 @@ export interface components {
             /** @enum {string} */
             unit: "G" | "ML";
         };
+        AdditiveSent: {
+            name: string;
+            perLitre: number;
+            /** @enum {string} */
+            unit: "G" | "ML";
+        };
         AdditiveView: {
             /** Format: double */
             amount: number;
@@ -1792,6 +1910,17 @@ export interface components {
             /** Format: double */
             promised: number;
         };
+        BackupsView: {
+            /** Format: int32 */
+            count: number;
+            folder: string;
+            /** Format: date-time */
+            newestAt: string;
+            /** Format: int64 */
+            newestBytes: number;
+            nightly: boolean;
+            problem: string;
+        };
         BadCell: {
             column: string;
             /** Format: int64 */
@@ -1813,17 +1942,12 @@ export interface components {
         BallQuery: {
             bridgedBefore: boolean;
             bridgesReadily: boolean;
-            /** Format: double */
-            containerG: number;
-            /** Format: double */
-            containerMl: number;
-            /** Format: double */
-            diameterMm: number;
-            /** Format: double */
-            fromUnionMm: number;
+            containerG: number | string;
+            containerMl: number | string;
+            diameterMm: number | string;
+            fromUnionMm: number | string;
             /** Format: int32 */
             layers: number;
-            /** Format: double */
             leanDeg: number;
             /** @enum {string} */
             medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
@@ -1925,6 +2049,11 @@ export interface components {
             /** Format: double */
             optimumC: number;
         };
+        CardinalTemperaturesSent: {
+            baseC: number | string;
+            ceilingC: number | string;
+            optimumC: number | string;
+        };
         Change: {
             field: string;
             now: string;
@@ -1952,7 +2081,17 @@ export interface components {
             passed: boolean;
             sentence: string;
         };
+        Chosen: {
+            fruitToKeep: boolean;
+            /** @enum {string} */
+            school: "IN_LEAF" | "DORMANT" | "SPRING";
+            specimen: boolean;
+        };
         ClockView: {
+            /** Format: date */
+            today: string;
+        };
+        ClockViewSent: {
             /** Format: date */
             today: string;
         };
@@ -1971,6 +2110,17 @@ export interface components {
                 [key: string]: string;
             };
         };
+        ColumnSourceSent: {
+            always?: string | null;
+            column: string;
+            /** @enum {string|null} */
+            dates?: "YEAR_MONTH_DAY" | "DAY_MONTH_YEAR" | "MONTH_DAY_YEAR" | null;
+            from?: string | null;
+            unit?: string | null;
+            values: {
+                [key: string]: string;
+            };
+        };
         ColumnView: {
             codes: string[];
             example: string;
@@ -1981,6 +2131,9 @@ export interface components {
             range: string;
             readOnly: boolean;
             units: string[];
+        };
+        ConfirmationRequest: {
+            password: string;
         };
         ContainerCount: {
             /** Format: int32 */
@@ -2015,7 +2168,7 @@ export interface components {
             /** @enum {string} */
             cover: "CLEAR" | "BLACK" | "FOIL" | "WHITE";
             /** Format: date */
-            from: string;
+            from?: string | null;
             /** Format: int64 */
             placeId: number;
             speciesCode: string;
@@ -2026,6 +2179,10 @@ export interface components {
             reason: "BALL_TOO_HOT" | "ALGAE" | "SUN_OR_HEAT" | "LATE_IN_THE_SEASON" | "NO_NEED";
             sentence: string;
             suits: boolean;
+        };
+        CutPlanned: {
+            /** Format: date */
+            cutOn?: string | null;
         };
         DayAhead: {
             /** Format: int32 */
@@ -2049,14 +2206,10 @@ export interface components {
             willDo: boolean;
         };
         DayEdit: {
-            /** Format: double */
-            maxC: number;
-            /** Format: double */
-            minC: number;
-            /** Format: double */
-            rainMm: number;
-            /** Format: double */
-            windMs: number;
+            maxC: number | string;
+            minC: number | string;
+            rainMm?: number | string | null;
+            windMs?: number | null;
         };
         DayMean: {
             /** @enum {string} */
@@ -2105,6 +2258,11 @@ export interface components {
             rainMm: number;
             /** Format: double */
             windMs: number;
+        };
+        Deferred: {
+            jobs: string[];
+            /** Format: date */
+            until: string;
         };
         Descent: {
             children: components["schemas"]["Descent"][];
@@ -2183,6 +2341,17 @@ export interface components {
             /** @enum {string} */
             stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
         };
+        EventView: {
+            address: string;
+            /** Format: date-time */
+            at: string;
+            detail: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "SIGNED_IN" | "SIGN_IN_REFUSED" | "SIGN_IN_SLOWED" | "SIGNED_OUT" | "REFUSED" | "PERSON_ADDED" | "PERSON_CHANGED" | "PERSON_DISABLED" | "PERSON_ENABLED" | "PASSWORD_CHANGED" | "PASSWORD_GIVEN" | "SESSION_ENDED" | "EXPORTED" | "NURSERY_TAKEN" | "RESTORED";
+            person: string;
+        };
         FilterRequest: {
             name: string;
             query: string;
@@ -2254,6 +2423,12 @@ export interface components {
             lastAverage: string;
             lastLate: string;
         };
+        FrostsViewSent: {
+            firstAverage: string;
+            firstEarly: string;
+            lastAverage: string;
+            lastLate: string;
+        };
         Hands: {
             known: string[];
             mine: string;
@@ -2265,19 +2440,15 @@ export interface components {
             ppm: number;
         };
         HormoneQuery: {
-            /** Format: double */
-            purityPercent: number;
-            speciesCode: string;
+            purityPercent?: number | null;
+            speciesCode?: string | null;
             /** @enum {string} */
             stock: "LIQUID" | "SOLID";
-            /** Format: double */
-            stockPpm: number;
-            /** Format: double */
-            targetPpm: number;
-            /** Format: double */
-            volumeMl: number;
-            /** @enum {string} */
-            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+            stockPpm?: number | string | null;
+            targetPpm: number | string;
+            volumeMl: number | string;
+            /** @enum {string|null} */
+            wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
         };
         HormoneSums: {
             band: components["schemas"]["BandView"];
@@ -2304,6 +2475,15 @@ export interface components {
             /** @enum {string} */
             wrap: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT";
         };
+        HouseContainerSent: {
+            acrossMm: number | string;
+            lengthMm: number | string;
+            massG: number | string;
+            name: string;
+            volumeMl: number | string;
+            /** @enum {string} */
+            wrap: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT";
+        };
         HouseHormone: {
             /** Format: date */
             expiresOn: string;
@@ -2313,6 +2493,15 @@ export interface components {
             name: string;
             /** Format: double */
             ppm: number;
+        };
+        HouseHormoneSent: {
+            /** Format: date */
+            expiresOn?: string | null;
+            /** @enum {string} */
+            form: "POWDER" | "GEL" | "LIQUID";
+            lot: string;
+            name: string;
+            ppm: number | string;
         };
         HousePot: {
             /** Format: double */
@@ -2324,6 +2513,13 @@ export interface components {
             name: string;
             /** Format: double */
             volumeMl: number;
+        };
+        HousePotSent: {
+            depthMm: number | string;
+            diameterMm: number | string;
+            massG: number | string;
+            name: string;
+            volumeMl: number | string;
         };
         Imported: {
             /** Format: int32 */
@@ -2374,6 +2570,11 @@ export interface components {
             /** Format: double */
             swelling: number;
         };
+        IngredientSent: {
+            name: string;
+            parts: number;
+            swelling: number;
+        };
         IngredientView: {
             /** Format: double */
             dryL: number;
@@ -2393,9 +2594,7 @@ export interface components {
             shelter: "OPEN_SUN" | "OPEN_SHADE" | "TUNNEL_SHADE" | "MIST_TENT";
         };
         IntervalQuery: {
-            /** Format: double */
-            high: number;
-            /** Format: double */
+            high?: number | null;
             low: number;
         };
         JobOnRound: {
@@ -2810,9 +3009,41 @@ export interface components {
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
+        LimbViewSent: {
+            diameterMm: number | string;
+            /** Format: date */
+            goneOn?: string | null;
+            /** Format: int64 */
+            id?: number | null;
+            leanDeg: number;
+            /** Format: int32 */
+            leaves: number;
+            lengthMm: number | string;
+            /** Format: date */
+            measuredOn?: string | null;
+            /** Format: int64 */
+            motherId: number;
+            name: string;
+            /** Format: int32 */
+            nodes: number;
+            note: string;
+            shootBelow: boolean;
+            toBePruned: boolean;
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+        };
         Line: {
             label: string;
             text: string;
+        };
+        Looked: {
+            conditions: ("DRY" | "WET" | "ROT" | "BRIDGED" | "WRAP_OPEN" | "MEDIUM_LOST" | "PESTS" | "ALGAE" | "SLIPPED" | "CONSTRICTED" | "TOP_WILTED" | "TOP_DEAD" | "DETACHED")[];
+            fillPercent: number;
+            sectors: number[];
+            /** @enum {string} */
+            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
         };
         LossCount: {
             /** @enum {string} */
@@ -2820,20 +3051,29 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        Lost: {
+            /** @enum {string} */
+            cause: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST";
+        };
         ManyRecorded: {
             records: components["schemas"]["RecordedOn"][];
         };
         ManyRequest: {
             codes: string[];
-            details: components["schemas"]["JsonNode"];
+            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"];
             /** @enum {string} */
             kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
-            note?: string;
+            note?: string | null;
             /** Format: date-time */
-            occurredAt?: string;
+            occurredAt?: string | null;
         };
         Mapping: {
             columns: components["schemas"]["ColumnSource"][];
+            decimalComma: boolean;
+            table: string;
+        };
+        MappingSent: {
+            columns: components["schemas"]["ColumnSourceSent"][];
             decimalComma: boolean;
             table: string;
         };
@@ -2864,11 +3104,14 @@ export interface components {
             additives: components["schemas"]["Additive"][];
             ingredients: components["schemas"]["Ingredient"][];
         };
+        MediumMixSent: {
+            additives: components["schemas"]["AdditiveSent"][];
+            ingredients: components["schemas"]["IngredientSent"][];
+        };
         MediumQuery: {
             /** @enum {string} */
             medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
-            /** Format: double */
-            mixMl: number;
+            mixMl: number | string;
         };
         MediumSums: {
             cautions: string[];
@@ -2951,6 +3194,35 @@ export interface components {
             /** @enum {string} */
             vigour: "STRONG" | "NORMAL" | "WEAK";
         };
+        MotherViewSent: {
+            code: string;
+            /** Format: int64 */
+            id?: number | null;
+            /** Format: int32 */
+            leafyShoots: number;
+            /** Format: int64 */
+            mergedInto?: number | null;
+            note: string;
+            permission: string;
+            /** Format: int64 */
+            placeId: number;
+            /** Format: int32 */
+            plantedYear?: number | null;
+            /** Format: date */
+            retiredOn?: string | null;
+            /** @enum {string} */
+            rights: "FREE" | "PERMITTED" | "PROTECTED";
+            /** @enum {string} */
+            rootRun: "GROUND" | "POT";
+            sick: boolean;
+            speciesCode: string;
+            toBeCutDown: boolean;
+            variety: string;
+            /** Format: int64 */
+            version: number;
+            /** @enum {string} */
+            vigour: "STRONG" | "NORMAL" | "WEAK";
+        };
         Move: {
             code: string;
             /** Format: int64 */
@@ -2961,6 +3233,14 @@ export interface components {
             likeliestThen: string;
             stepNow: string;
             stepThen: string;
+        };
+        Moved: {
+            /** @enum {string|null} */
+            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | null;
+            /** Format: int64 */
+            placeId?: number | null;
+            /** @enum {string} */
+            rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
         };
         Moves: {
             /** Format: int32 */
@@ -2984,23 +3264,22 @@ export interface components {
             /** @enum {string} */
             rootRun: "GROUND" | "POT";
         };
+        Noted: Record<string, never>;
         NumbersQuery: {
             /** Format: date */
             by: string;
-            /** Format: double */
             confidence: number;
-            /** Format: double */
-            diameterMm: number;
+            diameterMm?: number | string | null;
             /** Format: int64 */
             placeId: number;
             /** Format: int64 */
             recipeId: number;
             speciesCode: string;
-            variety: string;
+            variety?: string | null;
             /** Format: int32 */
             wanted: number;
-            /** @enum {string} */
-            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+            /** @enum {string|null} */
+            wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
         };
         NumbersView: {
             cost: components["schemas"]["CostView"];
@@ -3024,6 +3303,9 @@ export interface components {
             rootingRecords: number;
             shortfalls: components["schemas"]["Shortfall"][];
             weeks: components["schemas"]["Week"][];
+        };
+        Observed: {
+            signs: ("TURGID" | "DROOP" | "CURL" | "LEAF_DROP" | "MOULD" | "PESTS" | "NEW_GROWTH" | "ROOTS_AT_EDGE")[];
         };
         OfLayer: {
             arm: string;
@@ -3102,6 +3384,10 @@ export interface components {
             /** Format: date */
             on: string;
         };
+        OwnPasswordRequest: {
+            current: string;
+            password: string;
+        };
         Passport: {
             code: string;
             facts: components["schemas"]["Line"][];
@@ -3119,6 +3405,14 @@ export interface components {
             generations: number;
             self: components["schemas"]["Descent"];
         };
+        PersonChangeRequest: {
+            disabled: boolean;
+            fullName: string;
+            /** @enum {string} */
+            role: "OWNER" | "GROWER" | "VIEWER";
+            /** Format: int64 */
+            version: number;
+        };
         PersonRequest: {
             fullName: string;
             name: string;
@@ -3127,6 +3421,8 @@ export interface components {
             role: "OWNER" | "GROWER" | "VIEWER";
         };
         PersonView: {
+            /** Format: date-time */
+            disabledAt: string;
             fullName: string;
             /** Format: int64 */
             id: number;
@@ -3135,6 +3431,8 @@ export interface components {
             role: "OWNER" | "GROWER" | "VIEWER";
             /** @enum {string} */
             units: "METRIC" | "US";
+            /** Format: int64 */
+            version: number;
         };
         PhotoView: {
             by: string;
@@ -3149,6 +3447,9 @@ export interface components {
             recordId: string;
             /** Format: int32 */
             width: number;
+            /** Format: date-time */
+            withdrawnAt: string;
+            withdrawnBy: string;
         };
         PlaceAhead: {
             days: components["schemas"]["AheadDay"][];
@@ -3186,6 +3487,26 @@ export interface components {
             /** Format: double */
             winterLowC: number;
         };
+        PlaceViewSent: {
+            /** @enum {string} */
+            exposure: "SHADE" | "PART" | "FULL";
+            /** @enum {string} */
+            frosts: "SITE" | "NONE" | "OWN";
+            /** Format: int64 */
+            id?: number | null;
+            maxShiftC: number | string;
+            minShiftC: number | string;
+            name: string;
+            ownFrosts?: components["schemas"]["FrostsViewSent"] | null;
+            /** @enum {string} */
+            stand: "COVERED" | "SHELTERED" | "OPEN";
+            /** Format: int64 */
+            version: number;
+            vpdFactor: number;
+            /** Format: int32 */
+            walkingOrder: number;
+            winterLowC: number | string;
+        };
         PlaceWeek: {
             days: components["schemas"]["DayToSever"][];
             place: string;
@@ -3210,7 +3531,7 @@ export interface components {
             what: string;
         };
         PlannedEdit: {
-            batch: components["schemas"]["SetRequest"];
+            batch: components["schemas"]["SetRequestSent"];
             /** Format: date */
             day: string;
         };
@@ -3259,6 +3580,19 @@ export interface components {
             count: number;
             pot: string;
         };
+        Potted: {
+            circlingTrimmed?: boolean | null;
+            /** @enum {string|null} */
+            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | null;
+            /** @enum {string} */
+            medium: "LIGHT_MIX" | "MOSS_STAGE" | "GROUND" | "GARDEN_SOIL" | "HEAVY_COMPOST" | "PEAT_AND_BARK";
+            /** @enum {string|null} */
+            oldMedium?: "LEFT_ON" | "TEASED_OUT" | null;
+            /** Format: int64 */
+            placeId?: number | null;
+            pot?: string | null;
+            potMl: number | string;
+        };
         PottingView: {
             /** Format: double */
             litres: number;
@@ -3303,9 +3637,27 @@ export interface components {
             /** Format: double */
             workAnHour: number;
         };
+        PricesSent: {
+            container: number;
+            filmAM2: number;
+            foilAM2: number;
+            hormoneAMl: number | string;
+            ingredientsALitre: {
+                [key: string]: number;
+            };
+            label: number;
+            tie: number;
+            workAnHour: number;
+        };
         PricesView: {
             currency: string;
             prices: components["schemas"]["Prices"];
+            /** Format: int64 */
+            version: number;
+        };
+        PricesViewSent: {
+            currency: string;
+            prices: components["schemas"]["PricesSent"];
             /** Format: int64 */
             version: number;
         };
@@ -3400,6 +3752,21 @@ export interface components {
             /** Format: int32 */
             number: number;
         };
+        RecipeSent: {
+            containerG: number | string;
+            containerMl: number | string;
+            /** @enum {string} */
+            cover: "CLEAR" | "BLACK" | "FOIL" | "WHITE";
+            hormonePpm: number | string;
+            /** @enum {string} */
+            medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
+            /** @enum {string} */
+            method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
+            /** @enum {string} */
+            wound: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED";
+            /** @enum {string} */
+            wrap: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT";
+        };
         RecipeView: {
             /** Format: int64 */
             id: number;
@@ -3407,6 +3774,18 @@ export interface components {
             /** Format: int32 */
             number: number;
             recipe: components["schemas"]["Recipe"];
+            /** @enum {string} */
+            school: "IN_LEAF" | "DORMANT" | "SPRING";
+            /** Format: int64 */
+            version: number;
+        };
+        RecipeViewSent: {
+            /** Format: int64 */
+            id?: number | null;
+            name: string;
+            /** Format: int32 */
+            number: number;
+            recipe: components["schemas"]["RecipeSent"];
             /** @enum {string} */
             school: "IN_LEAF" | "DORMANT" | "SPRING";
             /** Format: int64 */
@@ -3430,13 +3809,13 @@ export interface components {
         };
         RecordRequest: {
             /** Format: uuid */
-            corrects?: string;
-            details: components["schemas"]["JsonNode"];
+            corrects?: string | null;
+            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"];
             /** @enum {string} */
             kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
-            note?: string;
+            note?: string | null;
             /** Format: date-time */
-            occurredAt?: string;
+            occurredAt?: string | null;
         };
         RecordView: {
             by: string;
@@ -3466,6 +3845,12 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        Released: {
+            /** Format: int32 */
+            buriedNodes?: number | null;
+            /** @enum {string} */
+            destination: "SALE" | "PLANTED_OUT" | "MOTHER_STOCK";
+        };
         ReleaseView: {
             checks: components["schemas"]["CheckView"][];
             code: string;
@@ -3477,6 +3862,9 @@ export interface components {
             /** @enum {string} */
             level: "BLOCK" | "WARN" | "CAUTION" | "FINE";
             sentence: string;
+        };
+        Rerung: {
+            ringMm: number | string;
         };
         Retirement: {
             /** Format: date */
@@ -3570,22 +3958,43 @@ export interface components {
             warnings: string[];
         };
         RowRequest: {
-            diameterMm: number | string;
-            fromUnionMm: number | string;
+            /** Format: double */
+            diameterMm: number;
+            /** Format: double */
+            fromUnionMm: number;
             fruitToKeep: boolean;
             /** Format: double */
             leanDeg: number;
             /** Format: int32 */
             leavesBeyond: number;
             /** Format: int64 */
-            limbId?: number;
+            limbId: number;
             /** @enum {string} */
             position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
             /** @enum {string} */
-            school?: "IN_LEAF" | "DORMANT" | "SPRING";
+            school: "IN_LEAF" | "DORMANT" | "SPRING";
             specimen: boolean;
             /** Format: int64 */
-            trialSlotId?: number;
+            trialSlotId: number;
+            /** @enum {string} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+        };
+        RowRequestSent: {
+            diameterMm: number | string;
+            fromUnionMm: number | string;
+            fruitToKeep: boolean;
+            leanDeg: number;
+            /** Format: int32 */
+            leavesBeyond: number;
+            /** Format: int64 */
+            limbId?: number | null;
+            /** @enum {string} */
+            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
+            /** @enum {string|null} */
+            school?: "IN_LEAF" | "DORMANT" | "SPRING" | null;
+            specimen: boolean;
+            /** Format: int64 */
+            trialSlotId?: number | null;
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
@@ -3649,6 +4058,16 @@ export interface components {
             /** Format: date */
             today: string;
         };
+        SessionOf: {
+            address: string;
+            browser: string;
+            current: boolean;
+            id: string;
+            /** Format: date-time */
+            lastUsed: string;
+            /** Format: date-time */
+            since: string;
+        };
         SessionView: {
             demo: boolean;
             needsOwner: boolean;
@@ -3674,19 +4093,34 @@ export interface components {
             window: components["schemas"]["SettingWindow"];
         };
         SetRequest: {
-            hand?: string;
-            hormone?: string;
-            liveShootBelow?: boolean;
+            hand: string;
+            hormone: string;
+            liveShootBelow: boolean;
             /** Format: int64 */
             motherId: number;
             /** Format: int64 */
-            plannedId?: number;
-            reason?: string;
+            plannedId: number;
+            reason: string;
             /** Format: int64 */
             recipeId: number;
             rows: components["schemas"]["RowRequest"][];
             /** Format: date */
-            setOn?: string;
+            setOn: string;
+        };
+        SetRequestSent: {
+            hand?: string | null;
+            hormone?: string | null;
+            liveShootBelow?: boolean | null;
+            /** Format: int64 */
+            motherId: number;
+            /** Format: int64 */
+            plannedId?: number | null;
+            reason?: string | null;
+            /** Format: int64 */
+            recipeId: number;
+            rows: components["schemas"]["RowRequestSent"][];
+            /** Format: date */
+            setOn?: string | null;
         };
         SettingWindow: {
             /** Format: date */
@@ -3716,6 +4150,20 @@ export interface components {
             /** Format: int64 */
             number: number;
             own: boolean;
+        };
+        Severed: {
+            fruitLeft?: boolean | null;
+            leafCm2?: number | null;
+            /** Format: int32 */
+            leavesBefore: number;
+            /** Format: int32 */
+            leavesHalved?: number | null;
+            /** Format: int32 */
+            leavesLeft: number;
+            /** Format: int64 */
+            placeId?: number | null;
+            /** @enum {string|null} */
+            shelter?: "OPEN_SUN" | "OPEN_SHADE" | "TUNNEL_SHADE" | "MIST_TENT" | null;
         };
         SeveringView: {
             layers: components["schemas"]["ToSever"][];
@@ -3787,6 +4235,21 @@ export interface components {
             winterLowC: number;
             zone: string;
         };
+        SiteViewSent: {
+            arid: boolean;
+            frosts?: components["schemas"]["FrostsViewSent"] | null;
+            latitude: number;
+            maxC: (number | string)[];
+            minC: (number | string)[];
+            name: string;
+            roundDays: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            /** Format: int32 */
+            roundMinutes: number;
+            /** Format: int64 */
+            version: number;
+            winterLowC: number | string;
+            zone: string;
+        };
         SizeQuery: {
             /** Format: double */
             otherShare: number;
@@ -3795,6 +4258,12 @@ export interface components {
             /** Format: double */
             share: number;
             /** Format: double */
+            significance: number;
+        };
+        SizeQuerySent: {
+            otherShare: number;
+            power: number;
+            share: number;
             significance: number;
         };
         SpeciesOf: {
@@ -3833,6 +4302,31 @@ export interface components {
             sigma: number;
             twoSeasons: boolean;
         };
+        SpeciesProfileSent: {
+            botanical: string;
+            bridgesReadily: boolean;
+            buryNodesOk: boolean;
+            cardinals: components["schemas"]["CardinalTemperaturesSent"];
+            code: string;
+            common: string;
+            d50ThermalDays: number;
+            /** @enum {string} */
+            difficulty: "EASY" | "MODERATE" | "DIFFICULT";
+            frostHardyToC: number | string;
+            /** @enum {string} */
+            habit: "DECIDUOUS" | "SEMI_EVERGREEN" | "EVERGREEN";
+            hazards: string;
+            leafCm2: number;
+            note: string;
+            opensAtMeanC: number | string;
+            /** @enum {string} */
+            ownRoots: "GOOD" | "FAIR" | "POOR";
+            preformedRoots: boolean;
+            regulated: string;
+            resproutsFromBareTrunk: boolean;
+            sigma: number;
+            twoSeasons: boolean;
+        };
         SpeciesSeason: {
             bands: components["schemas"]["Band"][];
             botanical: string;
@@ -3852,6 +4346,15 @@ export interface components {
             /** @enum {string} */
             origin: "SHIPPED" | "CHANGED" | "ADDED";
             profile: components["schemas"]["SpeciesProfile"];
+            /** Format: int32 */
+            profileNumber: number;
+            /** Format: int64 */
+            version: number;
+        };
+        SpeciesViewSent: {
+            /** @enum {string|null} */
+            origin?: "SHIPPED" | "CHANGED" | "ADDED" | null;
+            profile: components["schemas"]["SpeciesProfileSent"];
             /** Format: int32 */
             profileNumber: number;
             /** Format: int64 */
@@ -3903,6 +4406,17 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        SuppliesViewSent: {
+            containers: components["schemas"]["HouseContainerSent"][];
+            hormones: components["schemas"]["HouseHormoneSent"][];
+            mixes: {
+                [key: string]: components["schemas"]["MediumMixSent"];
+            };
+            pots: components["schemas"]["HousePotSent"][];
+            pottingMix: components["schemas"]["MediumMixSent"];
+            /** Format: int64 */
+            version: number;
+        };
         SupplyView: {
             /** Format: double */
             cm2PerMl: number;
@@ -3928,12 +4442,12 @@ export interface components {
             name: string;
         };
         TakeRequest: {
-            mapping?: components["schemas"]["Mapping"];
-            nursery?: string;
+            mapping?: components["schemas"]["MappingSent"] | null;
+            nursery?: string | null;
         };
         TargetEdit: {
             /** Format: date */
-            countsFrom: string;
+            countsFrom?: string | null;
             name: string;
             plants: components["schemas"]["NumbersQuery"];
         };
@@ -3980,8 +4494,13 @@ export interface components {
             /** Format: int32 */
             wanted: number;
         };
+        Tended: {
+            /** @enum {string|null} */
+            cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
+            /** @enum {string} */
+            work: "REWET" | "REWRAP" | "RELIEVE" | "CUT_BRIDGE" | "CLEAN_OUT" | "PROTECT" | "RESCORE" | "VENT" | "TREAT_PESTS" | "COVER" | "LOOSEN_TIE" | "UPSIZE" | "PROP" | "TIDY_STUB" | "CARRY_OVER" | "HOLD_SPRING" | "HOLD_FRUIT" | "HOLD_DORMANT";
+        };
         TimeQuery: {
-            /** Format: double */
             d50ThermalDays: number;
             intervals: components["schemas"]["IntervalQuery"][];
         };
@@ -3996,6 +4515,9 @@ export interface components {
             variety: string;
             /** @enum {string} */
             why: "SEVERED" | "OUT_OF_MOSS" | "CUT_TODAY";
+        };
+        ToppedUp: {
+            waterMl: number | string;
         };
         ToSever: {
             /** Format: date */
@@ -4067,8 +4589,8 @@ export interface components {
             question: string;
             recipeIds: number[];
             /** Format: int64 */
-            seed: number;
-            size: components["schemas"]["SizeQuery"];
+            seed?: number | null;
+            size: components["schemas"]["SizeQuerySent"];
         };
         TrialLine: {
             arms: components["schemas"]["ArmView"][];
@@ -4104,7 +4626,7 @@ export interface components {
             /** Format: int32 */
             count: number;
             /** Format: int64 */
-            limbId: number;
+            limbId?: number | null;
             /** Format: int64 */
             motherId: number;
         };
@@ -4164,6 +4686,7 @@ export interface components {
             /** Format: date */
             monday: string;
         };
+        Withdrawn: Record<string, never>;
         WordCount: {
             /** Format: int64 */
             rows: number;
@@ -4223,6 +4746,35 @@ export interface operations {
             };
         };
     };
+    backups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BackupsView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     set: {
         parameters: {
             query?: never;
@@ -4234,7 +4786,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SetRequest"];
+                "application/json": components["schemas"]["SetRequestSent"];
             };
         };
         responses: {
@@ -4332,7 +4884,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ClockView"];
+                "application/json": components["schemas"]["ClockViewSent"];
             };
         };
         responses: {
@@ -5503,7 +6055,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LimbView"];
+                "application/json": components["schemas"]["LimbViewSent"];
             };
         };
         responses: {
@@ -5616,6 +6168,37 @@ export interface operations {
             };
         };
     };
+    confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConfirmationRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     all: {
         parameters: {
             query?: never;
@@ -5684,6 +6267,95 @@ export interface operations {
             header?: never;
             path: {
                 id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionOf"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
             };
             cookie?: never;
         };
@@ -5780,7 +6452,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MotherView"];
+                "application/json": components["schemas"]["MotherViewSent"];
             };
         };
         responses: {
@@ -5848,7 +6520,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MotherView"];
+                "application/json": components["schemas"]["MotherViewSent"];
             };
         };
         responses: {
@@ -5916,7 +6588,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LimbView"];
+                "application/json": components["schemas"]["LimbViewSent"];
             };
         };
         responses: {
@@ -6241,6 +6913,41 @@ export interface operations {
             };
         };
     };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     givePassword: {
         parameters: {
             query?: never;
@@ -6347,7 +7054,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlaceView"];
+                "application/json": components["schemas"]["PlaceViewSent"];
             };
         };
         responses: {
@@ -6384,7 +7091,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlaceView"];
+                "application/json": components["schemas"]["PlaceViewSent"];
             };
         };
         responses: {
@@ -6578,7 +7285,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PricesView"];
+                "application/json": components["schemas"]["PricesViewSent"];
             };
         };
         responses: {
@@ -6704,7 +7411,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RecipeView"];
+                "application/json": components["schemas"]["RecipeViewSent"];
             };
         };
         responses: {
@@ -6741,7 +7448,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RecipeView"];
+                "application/json": components["schemas"]["RecipeViewSent"];
             };
         };
         responses: {
@@ -7034,6 +7741,37 @@ export interface operations {
             };
         };
     };
+    events: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EventView"][];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     session: {
         parameters: {
             query?: never;
@@ -7132,7 +7870,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SetRequest"];
+                "application/json": components["schemas"]["SetRequestSent"];
             };
         };
         responses: {
@@ -7165,7 +7903,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SetRequest"];
+                "application/json": components["schemas"]["SetRequestSent"];
             };
         };
         responses: {
@@ -7289,7 +8027,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SiteView"];
+                "application/json": components["schemas"]["SiteViewSent"];
             };
         };
         responses: {
@@ -7353,7 +8091,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SpeciesView"];
+                "application/json": components["schemas"]["SpeciesViewSent"];
             };
         };
         responses: {
@@ -7421,7 +8159,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SpeciesView"];
+                "application/json": components["schemas"]["SpeciesViewSent"];
             };
         };
         responses: {
@@ -7559,7 +8297,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SpeciesView"];
+                "application/json": components["schemas"]["SpeciesViewSent"];
             };
         };
         responses: {
@@ -7879,7 +8617,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SuppliesView"];
+                "application/json": components["schemas"]["SuppliesViewSent"];
             };
         };
         responses: {

@@ -20,13 +20,12 @@ create table known_device (
     person_id bigint not null,
     token_hash char(64) character set ascii not null,
     last_used datetime(6) not null,
-    constraint known_device_token unique (token_hash),
+    constraint known_device_token unique (token_hash, person_id),
     constraint known_device_person foreign key (person_id) references person (id)
 );
 
 -- A try counts from the moment at which it is made, so that many at once can't slip through together.
 alter table sign_in_failure add column device char(64) character set ascii not null default '';
-alter table sign_in_failure add column settled boolean not null default true;
 alter table sign_in_failure add index sign_in_failure_at (at);
 
 -- Who took a picture away.
@@ -48,3 +47,7 @@ create table weather_change (
     replaced_at datetime(6) not null,
     index weather_change_day (day)
 );
+
+-- What a layer's row was reckoned from, beside its journal: site, place, mother, weather and all versions. A finished layer
+-- whose inputs have changed since keeps its figures; null for rows of before, of which nobody knows.
+alter table layer add column reckoned_from varchar(250);

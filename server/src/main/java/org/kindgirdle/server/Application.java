@@ -33,9 +33,10 @@ public class Application {
                     .web(WebApplicationType.NONE)
                     .logStartupInfo(false)
                     .run(args)) {
-                System.out.println(context.getBean(Rebuild.class).run());
+                Rebuild.Result result = context.getBean(Rebuild.class).run();
+                System.out.println(result);
+                System.exit(SpringApplication.exit(context, () -> result.wrong().isEmpty() ? 0 : 2));
             }
-            return;
         }
         SpringApplication.run(Application.class, args);
     }

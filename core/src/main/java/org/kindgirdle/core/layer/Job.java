@@ -1,6 +1,12 @@
 package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.kindgirdle.core.harden.PlantStep;
+import org.kindgirdle.core.look.AlsoDo;
+import org.kindgirdle.core.look.NextStep;
 
 /**
  * What is to be done next with a layer, and when.
@@ -21,6 +27,23 @@ public record Job(String code, LocalDate from, LocalDate by) {
 
     /** The code of tidying what the severing left on the mother. */
     public static final String TIDY_STUB = Work.TIDY_STUB.name();
+
+    private static final Set<String> CODES = codes();
+
+    private static Set<String> codes() {
+        Set<String> codes = new HashSet<>(Set.of(LOOK, TOP_UP, SEVER, TIDY_STUB));
+        for (Enum<?>[] names : List.<Enum<?>[]>of(NextStep.values(), PlantStep.values(), AlsoDo.values())) {
+            for (Enum<?> name : names) {
+                codes.add(name.name());
+            }
+        }
+        return Set.copyOf(codes);
+    }
+
+    /** Whether there is a job of this code. */
+    public static boolean isCode(String code) {
+        return CODES.contains(code);
+    }
 
     public Job {
         if (by.isBefore(from)) {

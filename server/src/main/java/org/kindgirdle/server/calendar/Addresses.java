@@ -9,7 +9,9 @@ import java.util.Base64;
 import java.util.HexFormat;
 import java.util.Optional;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.security.People;
 import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,6 +50,11 @@ class Addresses {
     @Transactional
     void remove() {
         jdbc.update("delete from calendar_address where person_id = ?", person.id());
+    }
+
+    @EventListener
+    void onDisabled(People.Disabled disabled) {
+        jdbc.update("delete from calendar_address where person_id = ?", disabled.personId());
     }
 
     /** When the one of whoever is signed in was made. */

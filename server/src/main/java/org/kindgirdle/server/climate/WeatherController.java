@@ -14,6 +14,7 @@ import org.kindgirdle.server.command.CommandLedger;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
 import org.kindgirdle.server.problem.Within;
+import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -35,11 +36,13 @@ class WeatherController {
     private final Weather weather;
     private final CommandLedger commands;
     private final BusinessClock clock;
+    private final CurrentPerson person;
 
-    WeatherController(Weather weather, CommandLedger commands, BusinessClock clock) {
+    WeatherController(Weather weather, CommandLedger commands, BusinessClock clock, CurrentPerson person) {
         this.weather = weather;
         this.commands = commands;
         this.clock = clock;
+        this.person = person;
     }
 
     record DayView(
@@ -119,6 +122,7 @@ class WeatherController {
         }
         WeatherDay typed = new WeatherDay(day, edit.minC(), edit.maxC(), edit.windMs(), edit.rainMm());
         return commands.once(id, "weather " + day, edit, DayView.class, () -> {
+            requireOwnerToReplace(overlaps(List.of(typed)));
             weather.type(typed);
             return view(new Weather.KnownDay(Weather.Kind.MEASURED, typed));
         });
@@ -127,7 +131,7 @@ class WeatherController {
     @PostMapping("/import-previews")
     ImportPreview preview(@Valid @RequestBody ImportRequest request) {
         WeatherFile file = WeatherFile.read(request.csv(), clock.today());
-        List<Overlap> overlaps = overlaps(file);
+        List<Overlap> overlaps = overlaps(file.days());
         return new ImportPreview(
                 file.days().size(),
                 file.days().stream()
@@ -158,7 +162,9 @@ class WeatherController {
                                 bad.message()))
                         .toList());
             }
-            int replaced = overlaps(file).size();
+            List<Overlap> overlaps = overlaps(file.days());
+            requireOwnerToReplace(overlaps);
+            int replaced = overlaps.size();
             if (replaced > 0 && !request.replace()) {
                 throw ProblemException.invalid(
                         "replace",
@@ -172,9 +178,19 @@ class WeatherController {
         });
     }
 
-    private List<Overlap> overlaps(WeatherFile file) {
-        Map<LocalDate, WeatherDay> known = weather.measuredAmong(file.days());
-        return file.days().stream()
+    /** What was measured is no one grower's to change: every date of every layer rests on it. */
+    private void requireOwnerToReplace(List<Overlap> overlaps) {
+        if (!overlaps.isEmpty() && !person.isOwner()) {
+            throw ProblemException.forbidden(overlaps.size() == 1
+                    ? overlaps.get(0).on() + " has been measured already, with other figures. An owner can put it right."
+                    : overlaps.size() + " of these days have been measured already, with other figures. An owner can put"
+                            + " them right; leave them out to take in the others.");
+        }
+    }
+
+    private List<Overlap> overlaps(List<WeatherDay> days) {
+        Map<LocalDate, WeatherDay> known = weather.measuredAmong(days);
+        return days.stream()
                 .filter(day -> known.containsKey(day.on()) && !day.equals(known.get(day.on())))
                 .sorted(Comparator.comparing(WeatherDay::on))
                 .map(day -> overlap(known.get(day.on()), day))

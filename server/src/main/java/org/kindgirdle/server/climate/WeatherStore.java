@@ -78,6 +78,9 @@ class WeatherStore {
         String by = source == Source.STATION
                 ? "station"
                 : person.find().map(who -> who.name()).orElse("station");
+        for (WeatherDay before : measuredAmong(days)) {
+            keepTrace(before.on(), by, at);
+        }
         jdbc.batchUpdate(
                 "replace into weather_day (" + COLUMNS + ", source, recorded_by, recorded_at)"
                         + " values (?, ?, ?, ?, ?, ?, ?, ?)",
@@ -89,6 +92,30 @@ class WeatherStore {
                     statement.setString(7, by);
                     statement.setObject(8, at);
                 });
+    }
+
+    /** Those of some days that are there with other figures. */
+    private List<WeatherDay> measuredAmong(Collection<WeatherDay> days) {
+        if (days.isEmpty()) {
+            return List.of();
+        }
+        LocalDate first = days.stream().map(WeatherDay::on).min(LocalDate::compareTo).orElseThrow();
+        LocalDate last = days.stream().map(WeatherDay::on).max(LocalDate::compareTo).orElseThrow();
+        Map<LocalDate, WeatherDay> known = byDay(measured(first, last.plusDays(1)));
+        return days.stream()
+                .map(day -> Optional.ofNullable(known.get(day.on())).filter(before -> !before.equals(day)))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    /** What stood there before, and who put something else in its place. */
+    private void keepTrace(LocalDate day, String by, LocalDateTime at) {
+        jdbc.update(
+                "insert into weather_change (" + COLUMNS + ", source, recorded_by, recorded_at, replaced_by, replaced_at)"
+                        + " select " + COLUMNS + ", source, recorded_by, recorded_at, ?, ? from weather_day where day = ?",
+                by,
+                at,
+                day);
     }
 
     void putForecast(LocalDate issuedOn, List<WeatherDay> days) {

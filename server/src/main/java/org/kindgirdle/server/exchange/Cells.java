@@ -67,7 +67,7 @@ final class Cells {
                                 .toList());
             default -> value.asString();
         };
-        return column.kind().isText() ? guarded(text) : text;
+        return column.kind().isPlainNumber() ? text : guarded(text);
     }
 
     /** Text that no spreadsheet takes for a formula: an apostrophe stands before what it could. */
@@ -86,7 +86,9 @@ final class Cells {
      * @throws BadCellException with what is wrong, and what to write instead
      */
     static JsonNode value(Column column, String cell) {
-        String text = column.kind().isText() ? unguarded(cell) : cell.strip();
+        String text = column.kind().isText()
+                ? unguarded(cell)
+                : column.kind().isPlainNumber() ? cell.strip() : unguarded(cell.strip());
         try {
             return switch (column.kind()) {
                 case TEXT, NAME -> NODES.stringNode(text);

@@ -56,9 +56,14 @@ record Column(
             this.isText = isText;
         }
 
-        /** Whether a cell may hold whatever somebody typed, so that it is kept from being taken for a formula. */
+        /** Whether a cell may hold whatever somebody typed. */
         boolean isText() {
             return isText;
+        }
+
+        /** Whether a cell holds one number: all others are kept from being taken for a formula. */
+        boolean isPlainNumber() {
+            return this == NUMBER || this == WHOLE;
         }
     }
 

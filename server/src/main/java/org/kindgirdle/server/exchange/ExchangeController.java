@@ -20,6 +20,9 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.Unit;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.security.Confirmation;
+import org.kindgirdle.server.security.SecurityEventKind;
+import org.kindgirdle.server.security.SecurityLog;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -53,6 +56,8 @@ class ExchangeController {
     private final NurserySchema schema;
     private final Nursery nursery;
     private final JsonMapper json;
+    private final Confirmation confirmation;
+    private final SecurityLog log;
 
     ExchangeController(
             Tables tables,
@@ -60,7 +65,11 @@ class ExchangeController {
             NurseryWriter nurseries,
             NurserySchema schema,
             Nursery nursery,
-            JsonMapper json) {
+            JsonMapper json,
+            Confirmation confirmation,
+            SecurityLog log) {
+        this.confirmation = confirmation;
+        this.log = log;
         this.schema = schema;
         this.json = json;
         this.tables = tables;
@@ -122,6 +131,7 @@ class ExchangeController {
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv"))
     void table(@PathVariable String name, HttpServletRequest request, HttpServletResponse response) throws IOException {
         Table table = tables.of(name);
+        log.record(SecurityEventKind.EXPORTED, "table " + name);
         streamed(request);
         response.setContentType(CSV);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"");
@@ -135,6 +145,7 @@ class ExchangeController {
     @GetMapping(value = "/nursery-file", produces = MediaType.APPLICATION_JSON_VALUE)
     @ApiResponse(responseCode = "200", content = @Content(mediaType = MediaType.APPLICATION_JSON_VALUE))
     void nurseryFile(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        log.record(SecurityEventKind.EXPORTED, "whole nursery");
         streamed(request);
         response.setContentType(MediaType.APPLICATION_JSON_VALUE);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"nursery.json\"");
@@ -192,7 +203,11 @@ class ExchangeController {
     @PostMapping("/imports/{fileId}/takings")
     @ResponseStatus(HttpStatus.ACCEPTED)
     Imports.ImportView take(@PathVariable UUID fileId, @Valid @RequestBody TakeRequest how) {
-        if (imports.view(fileId).nursery() && nursery.hasSite()) {
+        boolean isNursery = imports.view(fileId).nursery();
+        if (isNursery) {
+            confirmation.require();
+        }
+        if (isNursery && nursery.hasSite()) {
             String name = nursery.site().name();
             if (!name.equals(how.nursery())) {
                 throw ProblemException.invalid(
@@ -203,7 +218,11 @@ class ExchangeController {
                                 + " one if that is what you want: " + name + ".");
             }
         }
-        return imports.begin(fileId, how.mapping(), false);
+        Imports.ImportView begun = imports.begin(fileId, how.mapping(), false);
+        if (isNursery) {
+            log.record(SecurityEventKind.NURSERY_TAKEN, begun.name());
+        }
+        return begun;
     }
 
     /** Stops what is at work on it; what was written so far is taken back. */

@@ -65,6 +65,7 @@ class NurseryTables {
             Rule.of("priceLists", "price_list", "id"),
             Rule.of("supplies", "supplies", "id"),
             Rule.of("weatherDays", "weather_day", "day"),
+            Rule.of("weatherChanges", "weather_change", "id"),
             Rule.of("forecastDays", "forecast_day", "issued_on, day"),
             Rule.of("mothers", "mother", "id"),
             Rule.of("motherEvents", "mother_event", "id"),

@@ -13,7 +13,6 @@ import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.responses.ApiResponse;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -22,8 +21,11 @@ import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.server.problem.Violation;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** What OpenAPI says beyond what is read off the code. */
 @Configuration
@@ -31,7 +33,8 @@ class ApiDescription {
 
     @Bean
     @SuppressWarnings("rawtypes") // the library's own maps are raw
-    OpenApiCustomizer describe() {
+    OpenApiCustomizer describe(
+            @Qualifier("requestMappingHandlerMapping") ObjectProvider<RequestMappingHandlerMapping> handlers) {
         return api -> {
             api.info(new Info()
                     .title("Kind Girdle")
@@ -47,13 +50,8 @@ class ApiDescription {
             api.getPaths().values().stream()
                     .flatMap(path -> path.readOperations().stream())
                     .forEach(operation -> operation.getResponses().addApiResponse("default", refusal()));
-            schemas.forEach((name, schema) -> {
-                if (name.endsWith("Request")) {
-                    quantities(schema);
-                } else {
-                    required(schema);
-                }
-            });
+            schemas.values().forEach(ApiDescription::required);
+            SentSchemas.describe(api, handlers.getObject());
         };
     }
 
@@ -82,21 +80,6 @@ class ApiDescription {
         return new ApiResponse()
                 .description("A refusal, explained")
                 .content(new Content().addMediaType("application/problem+json", body));
-    }
-
-    /** Quantities of a request may be numbers, or text with a unit. */
-    @SuppressWarnings({"rawtypes", "unchecked"}) // the library's own maps are raw
-    private static void quantities(Schema schema) {
-        if (schema.getProperties() == null) {
-            return;
-        }
-        ((Map<String, Schema>) schema.getProperties()).forEach((name, property) -> {
-            Set<String> types = property.getTypes();
-            if (types != null && types.contains("number") && Quantities.dimension(name) != null) {
-                property.setTypes(new LinkedHashSet<>(List.of("number", "string")));
-                property.setFormat(null);
-            }
-        });
     }
 
     /** Every field of an answer is there, if only as null. */

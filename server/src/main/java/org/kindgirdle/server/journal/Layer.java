@@ -141,6 +141,10 @@ class Layer {
     @Column(name = "film_cm2")
     double filmCm2;
 
+    /** what it was reckoned from beside its journal, see {@link NurserySnapshot#inputs}; null where nobody knows */
+    @Nullable
+    String reckonedFrom;
+
     int conflicts;
     int profileNumber;
     int rulesNumber;

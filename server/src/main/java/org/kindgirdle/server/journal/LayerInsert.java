@@ -52,7 +52,8 @@ final class LayerInsert {
             "conflicts",
             "profile_number",
             "rules_number",
-            "as_of");
+            "as_of",
+            "reckoned_from");
 
     private static final String SQL = "insert into layer (id, " + String.join(", ", COLUMNS)
             + ") values (next value for layer_seq" + ", ?".repeat(COLUMNS.size()) + ")";
@@ -105,6 +106,7 @@ final class LayerInsert {
             statement.setInt(41, layer.profileNumber);
             statement.setInt(42, layer.rulesNumber);
             statement.setObject(43, layer.asOf);
+            statement.setString(44, layer.reckonedFrom);
         });
         List<Integer> numbers = new ArrayList<>();
         layers.forEach(layer -> numbers.add(layer.number));

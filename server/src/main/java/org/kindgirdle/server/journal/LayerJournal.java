@@ -132,7 +132,7 @@ public class LayerJournal {
         return append(
                 code,
                 uuid,
-                codec.read(request.kind(), request.details()),
+                codec.readSent(request.kind(), request.details()),
                 request.occurredAt() == null ? clock.now() : request.occurredAt(),
                 request.corrects(),
                 request.note() == null ? "" : request.note());

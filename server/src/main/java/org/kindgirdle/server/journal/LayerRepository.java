@@ -19,6 +19,11 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     List<Layer> findByIdGreaterThanOrderById(long id, Limit limit);
 
+    @Query("select l.id from Layer l where l.id > :id order by l.id")
+    List<Long> idsAfter(long id, Limit limit);
+
+    List<Layer> findByIdInOrderById(Collection<Long> ids);
+
     List<Layer> findByCodeIn(Collection<String> codes);
 
     List<Layer> findByBatchIdOrderByNumber(UUID batchId);

@@ -54,15 +54,16 @@ class ManyRecords {
                     "This is seen on each layer by itself. Record it one by one.");
         }
         List<String> codes = codes(request);
-        boolean eachItsOwn = request.kind() == RecordKind.TOPPED_UP
-                && request.details().path("waterMl").isMissingNode();
+        // nothing said at all; a misspelt field is refused below
+        boolean eachItsOwn =
+                request.kind() == RecordKind.TOPPED_UP && request.details().isEmpty();
         List<RecordedOn> all = new ArrayList<>();
         List<LayerCard> cards = eachItsOwn ? pages.cards(codes) : List.of();
         for (int i = 0; i < codes.size(); i++) {
             LayerRecord what = eachItsOwn
                     ? new LayerRecord.ToppedUp(
                             Math.round(cards.get(i).suggested().waterMl()))
-                    : codec.read(request.kind(), request.details());
+                    : codec.readSent(request.kind(), request.details());
             UUID uuid = UUID.nameUUIDFromBytes((id + "/" + i).getBytes());
             all.add(new RecordedOn(
                     codes.get(i),

@@ -20,4 +20,9 @@ record ManyRequest(
         @NotNull RecordKind kind,
         @Nullable Instant occurredAt,
         @Nullable @Size(max = 1000) String note,
-        @NotNull JsonNode details) {}
+        @NotNull JsonNode details) {
+
+    ManyRequest {
+        details = RecordRequest.present(details);
+    }
+}

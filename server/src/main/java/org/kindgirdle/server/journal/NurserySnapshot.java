@@ -99,6 +99,30 @@ public final class NurserySnapshot {
         return new NurserySnapshot(this, species, Map.entry(rules.getKey(), other), learned);
     }
 
+    /** The same nursery by numbered versions of before: the house rules, and the profile of one species. */
+    NurserySnapshot at(Map.Entry<Integer, HouseRules> otherRules, SpeciesView profile) {
+        Map<String, SpeciesView> changed = new HashMap<>(species);
+        changed.put(profile.profile().code(), profile);
+        return new NurserySnapshot(this, changed, otherRules, learned);
+    }
+
+    /** What a layer is reckoned from beside its journal, as one line that is the same for the same. */
+    String inputs(Layer layer) {
+        MotherView mother = mother(layer.motherId);
+        PlaceView place = place(mother.placeId());
+        return String.join(
+                " ",
+                "site:" + site.version(),
+                "place:" + place.id() + "/" + place.version(),
+                "stands:" + (layer.standsAt == null ? "-" : layer.standsAt + "/" + place(layer.standsAt).version()),
+                "mother:" + mother.speciesCode() + "/" + mother.vigour() + "/" + mother.rootRun(),
+                "profile:" + species(mother.speciesCode()).profileNumber(),
+                "rules:" + rulesNumber(),
+                "time:" + timeNumber(mother.speciesCode()),
+                "cover:" + coverAtHand(),
+                "weather:" + weather.stamp());
+    }
+
     /** The same nursery with another profile of one species, to see what it would do. */
     NurserySnapshot with(SpeciesProfile other) {
         Map<String, SpeciesView> changed = new HashMap<>(species);

@@ -11,18 +11,18 @@ import org.springframework.stereotype.Component;
 class OutcomesOfOld implements BeforeServing {
 
     private final JdbcTemplate jdbc;
-    private final Reprojection reprojection;
+    private final Rebuild rebuild;
 
-    OutcomesOfOld(JdbcTemplate jdbc, Reprojection reprojection) {
+    OutcomesOfOld(JdbcTemplate jdbc, Rebuild rebuild) {
         this.jdbc = jdbc;
-        this.reprojection = reprojection;
+        this.rebuild = rebuild;
     }
 
     @Override
     public void prepare() {
         Boolean any = jdbc.queryForObject("select exists (select 1 from layer where minutes is null)", Boolean.class);
         if (Boolean.TRUE.equals(any)) {
-            reprojection.everyLayer();
+            rebuild.run();
         }
     }
 }

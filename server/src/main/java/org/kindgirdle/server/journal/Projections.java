@@ -46,29 +46,47 @@ final class Projections {
     /** @return whether anything in the row changed */
     static boolean write(Layer layer, @Nullable LayerProjection projection, int events, NurserySnapshot nursery) {
         String before = fingerprint(layer);
-        layer.revision = events;
-        layer.asOf = nursery.today();
-        layer.profileNumber =
-                nursery.species(nursery.mother(layer.motherId).speciesCode()).profileNumber();
-        layer.rulesNumber = nursery.rulesNumber();
-        if (projection == null) {
-            layer.phase = LayerPhase.WITHDRAWN;
-            layer.step = null;
-            layer.alsoDo = "";
-            layer.standsAt = null;
-            layer.cutOn = null;
-            dates(layer, null, null, null);
-            job(layer, null);
-            nothingCame(layer);
-        } else {
-            write(layer, projection);
-            outcome(layer, projection, context(layer, projection.state(), nursery));
+        String inputs = layer.reckonedFrom;
+        happened(layer, projection, events, nursery);
+        reckoned(layer, projection, nursery);
+        // that the inputs are known now is no change of what was reckoned from them
+        return !before.equals(fingerprint(layer)) || inputs != null && !inputs.equals(layer.reckonedFrom);
+    }
+
+    /**
+     * Makes a row anew at the versions that it was reckoned by. What a finished layer was reckoned from may have
+     * changed since (a place, a mother, weather that came late): then only what its journal says is made anew, and its
+     * figures stay as they were when it ended.
+     *
+     * @param nursery as of the row's day, by the row's versions
+     * @return whether anything in the row changed
+     */
+    static boolean rebuild(Layer layer, @Nullable LayerProjection projection, int events, NurserySnapshot nursery) {
+        boolean isOver = projection == null || !projection.state().phase().isLive();
+        boolean isOfOld = layer.minutes == null;
+        String before = fingerprint(layer);
+        happened(layer, projection, events, nursery);
+        if (!isOver || isOfOld || nursery.inputs(layer).equals(layer.reckonedFrom)) {
+            reckoned(layer, projection, nursery);
         }
         return !before.equals(fingerprint(layer));
     }
 
-    private static void write(Layer layer, LayerProjection projection) {
+    /** What the journal says by itself. */
+    private static void happened(
+            Layer layer, @Nullable LayerProjection projection, int events, NurserySnapshot nursery) {
+        layer.revision = events;
+        layer.method = nursery.recipe(layer.recipeId, layer.recipeNumber).method();
+        if (projection == null) {
+            layer.phase = LayerPhase.WITHDRAWN;
+            layer.standsAt = null;
+            layer.cutOn = null;
+            nothingCame(layer);
+            return;
+        }
         LayerState state = projection.state();
+        Outcome outcome = Outcome.of(state, context(layer, state, nursery));
+        layer.hand = Objects.requireNonNullElse(state.set().hand(), "");
         layer.setOn = state.setOn();
         layer.phase = state.phase();
         layer.stage = state.stage();
@@ -77,6 +95,33 @@ final class Projections {
         layer.standsAt = state.placeId();
         layer.cutOn = state.cutPlannedOn();
         layer.rung = state.plant() == null ? null : state.plant().rung();
+        layer.wood = state.set().wood().name();
+        layer.position = state.set().position().name();
+        layer.rooted = outcome.rooted();
+        layer.established = outcome.established();
+        layer.lossCause = state.lossCause();
+        layer.fullOn = outcome.fullOn();
+        layer.severedOn = outcome.severedOn();
+        layer.endedOn = outcome.endedOn();
+    }
+
+    /** What follows from the journal by the climate, the recipe, the profile and the rules. */
+    private static void reckoned(Layer layer, @Nullable LayerProjection projection, NurserySnapshot nursery) {
+        layer.asOf = nursery.today();
+        layer.profileNumber =
+                nursery.species(nursery.mother(layer.motherId).speciesCode()).profileNumber();
+        layer.rulesNumber = nursery.rulesNumber();
+        layer.reckonedFrom = nursery.inputs(layer);
+        if (projection == null) {
+            layer.step = null;
+            layer.alsoDo = "";
+            dates(layer, null, null, null);
+            job(layer, null);
+            layer.readyLow = null;
+            layer.readyHigh = null;
+            layer.minutes = 0.0;
+            return;
+        }
         layer.step = projection.verdict() != null
                 ? projection.verdict().step().name()
                 : projection.hardening() != null ? projection.hardening().step().name() : null;
@@ -91,22 +136,10 @@ final class Projections {
             dates(layer, forecast.q10(), forecast.q50(), forecast.q90());
         }
         job(layer, projection.nextJob());
-    }
-
-    private static void outcome(Layer layer, LayerProjection projection, LayerContext context) {
-        LayerState state = projection.state();
-        Outcome outcome = Outcome.of(state, context);
+        Outcome outcome = Outcome.of(projection.state(), context(layer, projection.state(), nursery));
         Interval toReady = outcome.toReady();
-        layer.wood = state.set().wood().name();
-        layer.position = state.set().position().name();
-        layer.rooted = outcome.rooted();
-        layer.established = outcome.established();
-        layer.lossCause = state.lossCause();
         layer.readyLow = toReady == null ? null : Double.valueOf(toReady.low());
         layer.readyHigh = toReady == null || toReady.isOpen() ? null : Double.valueOf(toReady.high());
-        layer.fullOn = outcome.fullOn();
-        layer.severedOn = outcome.severedOn();
-        layer.endedOn = outcome.endedOn();
         layer.minutes = outcome.minutes();
         layer.mediumMl = projection.ball().mediumMl();
         layer.filmCm2 = projection.ball().filmCm2();
@@ -116,12 +149,9 @@ final class Projections {
         layer.rooted = null;
         layer.established = null;
         layer.lossCause = null;
-        layer.readyLow = null;
-        layer.readyHigh = null;
         layer.fullOn = null;
         layer.severedOn = null;
         layer.endedOn = null;
-        layer.minutes = 0.0;
     }
 
     private static void dates(Layer layer, @Nullable LocalDate q10, @Nullable LocalDate q50, @Nullable LocalDate q90) {
@@ -139,6 +169,10 @@ final class Projections {
     private static String fingerprint(Layer layer) {
         return Objects.toString(List.of(
                 layer.revision,
+                layer.method,
+                layer.hand,
+                layer.wood,
+                layer.position,
                 layer.asOf,
                 layer.setOn,
                 layer.profileNumber,
@@ -163,7 +197,11 @@ final class Projections {
                 String.valueOf(layer.lossCause),
                 String.valueOf(layer.readyLow),
                 String.valueOf(layer.readyHigh),
+                String.valueOf(layer.fullOn),
+                String.valueOf(layer.severedOn),
                 String.valueOf(layer.endedOn),
-                String.valueOf(layer.minutes)));
+                String.valueOf(layer.minutes),
+                layer.mediumMl,
+                layer.filmCm2));
     }
 }

@@ -1,9 +1,14 @@
 package org.kindgirdle.server.journal;
 
 import java.util.List;
+import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerRecord;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.problem.Readable;
+import org.kindgirdle.server.problem.Violation;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -19,6 +24,31 @@ class RecordCodec {
 
     LayerRecord read(RecordKind kind, JsonNode details) {
         return json.treeToValue(details, kind.type());
+    }
+
+    /**
+     * What somebody sends now.
+     *
+     * @throws ProblemException with everything that is wrong with it
+     */
+    LayerRecord readSent(RecordKind kind, JsonNode details) {
+        LayerRecord read;
+        try {
+            read = json.treeToValue(details, kind.type());
+        } catch (JacksonException refused) {
+            throw ProblemException.invalid(List.of(Readable.violation("details", refused)));
+        }
+        if (read instanceof LayerRecord.Deferred deferred) {
+            List<Violation> unknown = deferred.jobs().stream()
+                    .filter(job -> !Job.isCode(job))
+                    .map(job -> new Violation(
+                            "details.jobs", job, "the code of a job, as LOOK or TOP_UP", "There is no such job."))
+                    .toList();
+            if (!unknown.isEmpty()) {
+                throw ProblemException.invalid(unknown);
+            }
+        }
+        return read;
     }
 
     String write(Object value) {

@@ -1,12 +1,10 @@
 package org.kindgirdle.server.journal;
 
-import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.layer.LayerRecord;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -22,21 +20,15 @@ record RecordRequest(
         @Nullable UUID corrects,
         @Nullable @Size(max = 1000) String note,
 
-        @NotNull
-        @Schema(
-                oneOf = {
-                    LayerRecord.Looked.class,
-                    LayerRecord.ToppedUp.class,
-                    LayerRecord.Rerung.class,
-                    LayerRecord.Tended.class,
-                    LayerRecord.Severed.class,
-                    LayerRecord.Potted.class,
-                    LayerRecord.Moved.class,
-                    LayerRecord.Observed.class,
-                    LayerRecord.Released.class,
-                    LayerRecord.Lost.class,
-                    LayerRecord.Deferred.class,
-                    LayerRecord.Noted.class,
-                    LayerRecord.Withdrawn.class
-                })
-        JsonNode details) {}
+        @NotNull JsonNode details) {
+
+    RecordRequest {
+        // a null that was sent arrives as a node
+        details = present(details);
+    }
+
+    @SuppressWarnings("NullAway") // what is not there is refused with the rest of what is wrong
+    static JsonNode present(JsonNode sent) {
+        return sent == null || sent.isNull() ? null : sent;
+    }
+}

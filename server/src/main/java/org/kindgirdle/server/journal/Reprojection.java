@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.LongPredicate;
-import java.util.stream.Collectors;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.server.climate.Weather;
@@ -146,34 +145,17 @@ public class Reprojection {
         return some.size() < ReckoningSize.STEP;
     }
 
-    /** Every layer, at the day that its row stands at. @return how many there are and how many rows changed */
-    @Transactional
-    public int[] everyLayer() {
-        lock.holdAlone();
-        List<Layer> all = layers.findAll();
-        Map<LocalDate, List<Layer>> byDay = all.stream().collect(Collectors.groupingBy(layer -> layer.asOf));
-        int changed = 0;
-        for (Map.Entry<LocalDate, List<Layer>> day : byDay.entrySet()) {
-            changed += write(day.getValue(), snapshots.take(day.getKey()));
-        }
-        return new int[] {all.size(), changed};
-    }
-
     private void write(List<Layer> some) {
         if (!some.isEmpty()) {
             write(some, snapshots.take());
         }
     }
 
-    private int write(List<Layer> some, NurserySnapshot nursery) {
+    private void write(List<Layer> some, NurserySnapshot nursery) {
         Map<Long, List<LayerEvent>> journals = this.journals.of(some);
-        int changed = 0;
         for (Layer layer : some) {
             List<LayerEvent> journal = journals.getOrDefault(layer.id(), List.of());
-            if (Projections.write(layer, Projections.of(layer, journal, nursery), journal.size(), nursery)) {
-                changed++;
-            }
+            Projections.write(layer, Projections.of(layer, journal, nursery), journal.size(), nursery);
         }
-        return changed;
     }
 }

@@ -92,6 +92,14 @@ class NumberedVersions {
                         : Map.entry(0, HouseRules.SHIPPED));
     }
 
+    HouseRules rules(int number) {
+        return number == 0
+                ? HouseRules.SHIPPED
+                : HouseRules.of(json.readValue(
+                        jdbc.queryForObject("select rules from house_rules where number = ?", String.class, number),
+                        RULE_VALUES));
+    }
+
     void add(int number, HouseRules rules) {
         jdbc.update(
                 "insert into house_rules (number, rules, made_by, made_at) values (?, ?, ?, ?)",

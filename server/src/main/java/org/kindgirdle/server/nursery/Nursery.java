@@ -160,6 +160,19 @@ public class Nursery {
         return SpeciesView.of(versions.profile(code, one.profileNumber), one.profileNumber, one.version);
     }
 
+    /** A species by one of its profiles, in force or of before. */
+    @Transactional(readOnly = true)
+    public SpeciesView species(String code, int profileNumber) {
+        Species one = species.findById(code).orElseThrow(() -> ProblemException.notFound("species", code));
+        return SpeciesView.of(versions.profile(code, profileNumber), profileNumber, one.version);
+    }
+
+    /** House rules by their number; 0 for those that were shipped. */
+    @Transactional(readOnly = true)
+    public HouseRules rules(int number) {
+        return versions.rules(number);
+    }
+
     /** A profile as it was shipped. */
     SpeciesProfile shipped(String code) {
         SpeciesProfile profile = ShippedSpecies.profile(code);

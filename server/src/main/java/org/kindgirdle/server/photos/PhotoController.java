@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
@@ -42,12 +43,15 @@ class PhotoController {
 
     private final Photos photos;
     private final PhotoFolder folder;
+    private final PictureQueue queue;
     private final CommandLedger commands;
     private final BusinessClock clock;
 
-    PhotoController(Photos photos, PhotoFolder folder, CommandLedger commands, BusinessClock clock) {
+    PhotoController(
+            Photos photos, PhotoFolder folder, PictureQueue queue, CommandLedger commands, BusinessClock clock) {
         this.photos = photos;
         this.folder = folder;
+        this.queue = queue;
         this.commands = commands;
         this.clock = clock;
     }
@@ -77,18 +81,29 @@ class PhotoController {
             @RequestParam(required = false) @Nullable Instant occurredAt,
             HttpServletRequest request)
             throws IOException {
-        byte[] sent = request.getInputStream().readAllBytes();
-        Picture picture = Picture.of(sent);
+        Path sent = folder.newFile();
+        try {
+            // to the disk first: those that wait for their turn are not held in memory
+            String hash = Photos.spool(request.getInputStream(), sent);
+            return add(code(code), id, recordId, occurredAt, sent, hash);
+        } finally {
+            Files.deleteIfExists(sent);
+        }
+    }
+
+    private Photos.PhotoView add(
+            String code, UUID id, @Nullable UUID recordId, @Nullable Instant occurredAt, Path sent, String hash) {
+        Picture picture = queue.inTurn(() -> Picture.of(sent));
         Map<String, Object> body = Map.of(
-                "photo", Photos.hash(sent),
+                "photo", hash,
                 "recordId", recordId == null ? "" : recordId,
                 "occurredAt", occurredAt == null ? "" : occurredAt);
         return commands.once(
                 id,
-                "photo " + code(code),
+                "photo " + code,
                 body,
                 Photos.PhotoView.class,
-                () -> photos.add(code(code), id, picture, occurredAt == null ? clock.now() : occurredAt, recordId));
+                () -> photos.add(code, id, picture, occurredAt == null ? clock.now() : occurredAt, recordId));
     }
 
     @DeleteMapping("/layers/{code}/photos/{id}")

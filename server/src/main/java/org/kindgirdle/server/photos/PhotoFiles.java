@@ -13,9 +13,11 @@ import org.springframework.stereotype.Service;
 public class PhotoFiles {
 
     private final PhotoFolder folder;
+    private final PictureQueue queue;
 
-    PhotoFiles(PhotoFolder folder) {
+    PhotoFiles(PhotoFolder folder, PictureQueue queue) {
         this.folder = folder;
+        this.queue = queue;
     }
 
     /** The picture under a hash; empty if its file is gone. */
@@ -38,6 +40,6 @@ public class PhotoFiles {
             throw ProblemException.invalid(
                     "sha256", hash, Photos.hash(jpeg), "This is another picture than its hash says.");
         }
-        folder.keep(hash, Picture.keptBefore(jpeg));
+        folder.keep(hash, queue.inTurn(() -> Picture.keptBefore(jpeg)));
     }
 }

@@ -27,6 +27,16 @@ class PhotoFolder {
         write(file(hash, true), picture.thumb());
     }
 
+    /** A new empty file on the same disk, for what is on its way in. */
+    Path newFile() {
+        try {
+            Files.createDirectories(folder);
+            return Files.createTempFile(folder, "sent", ".part");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     Optional<Path> find(String hash, boolean small) {
         return Optional.of(file(hash, small)).filter(Files::isRegularFile);
     }

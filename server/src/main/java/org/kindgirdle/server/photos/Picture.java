@@ -1,23 +1,25 @@
 package org.kindgirdle.server.photos;
 
-import com.drew.imaging.ImageMetadataReader;
-import com.drew.imaging.ImageProcessingException;
+import com.drew.imaging.jpeg.JpegMetadataReader;
+import com.drew.imaging.jpeg.JpegProcessingException;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifReader;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
+import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
+import java.io.DataInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.util.Iterator;
-import java.util.Locale;
-import java.util.Set;
-import java.util.concurrent.Semaphore;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -45,29 +47,35 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
     /** A file of a few hundred bytes can claim to be larger than all memory. */
     private static final long MOST_PIXELS = 50_000_000;
 
+    /** What is decoded of a larger one: enough for a sharp picture of the largest size that is kept. */
+    private static final long WANTED_PIXELS = 8_000_000;
+
+    /** For decoding one picture: two of them and all else fit into the memory that the application is given. */
+    private static final long MOST_BYTES = 120_000_000;
+
     private static final float QUALITY = .85f;
 
-    private static final Set<String> KNOWN = Set.of("jpeg", "png");
-
-    /** Decoding takes memory: two at once are as many as a small machine can do. */
-    private static final Semaphore AT_ONCE = new Semaphore(2);
-
-    static Picture of(byte[] sent) {
-        AT_ONCE.acquireUninterruptibly();
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(sent))) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            if (!readers.hasNext()) {
+    /** @param sent a file with what was sent: pictures that wait for their turn are not held in memory */
+    static Picture of(Path sent) {
+        try (DataInputStream start = new DataInputStream(new BufferedInputStream(Files.newInputStream(sent)))) {
+            PictureHeader header = PictureHeader.read(start);
+            if (header == null) {
                 throw noPicture();
             }
-            ImageReader reader = readers.next();
-            try {
-                if (!KNOWN.contains(reader.getFormatName().toLowerCase(Locale.ROOT))) {
-                    throw noPicture();
+            int every = checked(header);
+            try (ImageInputStream in = ImageIO.createImageInputStream(plain(sent, header))) {
+                ImageReader reader = ImageIO.getImageReadersByFormatName(
+                                header.kind().name())
+                        .next();
+                try {
+                    reader.setInput(in, true, true);
+                    ImageReadParam how = reader.getDefaultReadParam();
+                    how.setSourceSubsampling(every, every, 0, 0);
+                    BufferedImage large = scaled(reader.read(0, how), LARGE);
+                    return of(header.kind() == PictureHeader.Kind.JPEG ? turned(large, orientation(sent)) : large);
+                } finally {
+                    reader.dispose();
                 }
-                reader.setInput(in, true, true);
-                return of(turned(read(reader), orientation(sent)));
-            } finally {
-                reader.dispose();
             }
         } catch (IOException | RuntimeException broken) {
             if (broken instanceof ProblemException refusal) {
@@ -75,8 +83,6 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
             }
             // readers fail in many ways on what is cut off or made up
             throw noPicture();
-        } finally {
-            AT_ONCE.release();
         }
     }
 
@@ -86,8 +92,44 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
      * @throws ProblemException if it is no picture
      */
     static Picture keptBefore(byte[] jpeg) {
-        Picture again = of(jpeg);
-        return new Picture(jpeg, again.thumb, again.width, again.height);
+        try {
+            Path file = Files.createTempFile("kg-picture", ".jpg");
+            try {
+                Files.write(file, jpeg);
+                Picture again = of(file);
+                return new Picture(jpeg, again.thumb, again.width, again.height);
+            } finally {
+                Files.delete(file);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** @return how many lines are skipped for each that is decoded */
+    private static int checked(PictureHeader header) {
+        if ((long) header.width() * header.height() > MOST_PIXELS) {
+            throw ProblemException.invalid(
+                    "photo",
+                    header.width() + " by " + header.height() + " pixels",
+                    "at most " + MOST_PIXELS / 1_000_000 + " million pixels",
+                    "The picture is too large. Take it at a lower resolution.");
+        }
+        int every = header.every(WANTED_PIXELS);
+        if (header.bytes(every) > MOST_BYTES) {
+            throw ProblemException.invalid(
+                    "photo",
+                    header.bytes(every) / 1_000_000 + " MB to decode",
+                    "at most " + MOST_BYTES / 1_000_000 + " MB",
+                    "The picture takes too much memory. Take it at a lower resolution, or save it as a plain JPEG.");
+        }
+        return every;
+    }
+
+    /** A PNG without all that stands beside the picture: texts and profiles in it are packed, and could be endless. */
+    private static InputStream plain(Path sent, PictureHeader header) throws IOException {
+        InputStream in = new BufferedInputStream(Files.newInputStream(sent));
+        return header.kind() == PictureHeader.Kind.PNG ? new PlainPng(new DataInputStream(in)) : in;
     }
 
     private static ProblemException noPicture() {
@@ -95,24 +137,7 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
                 "photo", "a file", "a JPEG or PNG picture", "This is no picture that can be read. Send it as JPEG.");
     }
 
-    private static BufferedImage read(ImageReader reader) throws IOException {
-        int width = reader.getWidth(0);
-        int height = reader.getHeight(0);
-        if ((long) width * height > MOST_PIXELS) {
-            throw ProblemException.invalid(
-                    "photo",
-                    width + " by " + height + " pixels",
-                    "at most " + MOST_PIXELS / 1_000_000 + " million pixels",
-                    "The picture is too large. Take it at a lower resolution.");
-        }
-        ImageReadParam how = reader.getDefaultReadParam();
-        int every = Math.max(1, Math.max(width, height) / (2 * LARGE));
-        how.setSourceSubsampling(every, every, 0, 0);
-        return reader.read(0, how);
-    }
-
-    private static Picture of(BufferedImage whole) {
-        BufferedImage large = scaled(whole, LARGE);
+    private static Picture of(BufferedImage large) {
         return new Picture(jpeg(large), jpeg(scaled(large, SMALL)), large.getWidth(), large.getHeight());
     }
 
@@ -156,14 +181,15 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
         return upright;
     }
 
-    private static int orientation(byte[] sent) {
-        try {
-            Metadata known = ImageMetadataReader.readMetadata(new ByteArrayInputStream(sent));
+    /** From the one segment that says it; whatever else stands in the file is not read. */
+    private static int orientation(Path sent) {
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(sent))) {
+            Metadata known = JpegMetadataReader.readMetadata(in, List.of(new ExifReader()));
             ExifIFD0Directory exif = known.getFirstDirectoryOfType(ExifIFD0Directory.class);
             return exif != null && exif.containsTag(ExifIFD0Directory.TAG_ORIENTATION)
                     ? exif.getInt(ExifIFD0Directory.TAG_ORIENTATION)
                     : 1;
-        } catch (ImageProcessingException | MetadataException | IOException unreadable) {
+        } catch (JpegProcessingException | MetadataException | IOException unreadable) {
             // the picture is there; how it was held is not
             return 1;
         }

@@ -8,6 +8,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Locale;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -32,6 +34,11 @@ class BodyLimit extends OncePerRequestFilter {
 
     /** With its pictures; it is read as it comes in. */
     private static final long MOST_BYTES_OF_A_NURSERY = 20_000_000_000L;
+
+    /** In which a record of any length arrives, by the slowest network that is any use. */
+    private static final int GRACE_SECONDS = 15;
+
+    private static final int LEAST_BYTES_A_SECOND = 2_000;
 
     private static final Pattern PHOTO = Pattern.compile("/api/v1/layers/[^/]+/photos");
     private static final Pattern IMPORT = Pattern.compile("/api/v1/imports/[^/]+");
@@ -60,30 +67,67 @@ class BodyLimit extends OncePerRequestFilter {
             refuse(request, response);
             return;
         }
+        if (isForm(request)) {
+            write(
+                    response,
+                    415,
+                    "Not as a form",
+                    "Nothing was written. Send JSON, or the file itself, with its own content type; forms are not taken.",
+                    "application/json, or the type of the file");
+            return;
+        }
         try {
             chain.doFilter(new Limited(request), response);
         } catch (TooLargeException tooLarge) {
             refuse(request, response);
+        } catch (TooSlowException tooSlow) {
+            if (!response.isCommitted()) {
+                response.reset();
+                write(
+                        response,
+                        408,
+                        "Too slow",
+                        "What you send does not arrive, or hardly. Nothing was written: send it again when the network is"
+                                + " better.",
+                        "a body that arrives within some seconds");
+            }
         }
     }
 
+    /** Reading one would begin before anybody has asked who sends it. */
+    private static boolean isForm(HttpServletRequest request) {
+        String type = String.valueOf(request.getContentType()).toLowerCase(Locale.ROOT);
+        return type.startsWith("application/x-www-form-urlencoded") || type.startsWith("multipart/");
+    }
+
     private static void refuse(HttpServletRequest request, HttpServletResponse response) throws IOException {
-        response.setStatus(413);
-        response.setContentType("application/problem+json");
         long most = most(request);
         String advice = isPhoto(request)
                 ? "take the picture at a lower resolution"
                 : isImport(request) ? "split the file into several, each with the header" : "send less at a time";
+        write(
+                response,
+                413,
+                "Too large",
+                "Nothing was written. A body may have up to " + most + " bytes; " + advice + ".",
+                "up to " + most + " bytes");
+    }
+
+    private static void write(HttpServletResponse response, int status, String title, String detail, String allowed)
+            throws IOException {
+        response.setStatus(status);
+        response.setContentType("application/problem+json");
         response.getWriter()
-                .write(
-                        "{\"type\":\"about:blank\",\"title\":\"Too large\",\"status\":413,\"detail\":\"Nothing was written."
-                                + " A body may have up to " + most + " bytes; " + advice + ".\",\"violations\":"
-                                + "[{\"field\":\"\",\"value\":null,\"allowed\":\"up to " + most
-                                + " bytes\",\"message\":\"is too large\"}]}");
+                .write("{\"type\":\"about:blank\",\"title\":\"" + title + "\",\"status\":" + status + ",\"detail\":\""
+                        + detail + "\",\"violations\":[{\"field\":\"\",\"value\":null,\"allowed\":\"" + allowed
+                        + "\",\"message\":\"" + title + "\"}]}");
     }
 
     /** Thrown through the reader of the body when a chunked one goes on for too long. */
     private static final class TooLargeException extends RuntimeException {}
+
+    /** Thrown likewise when hardly anything arrives. */
+    private static final class TooSlowException extends RuntimeException {}
 
     private static final class Limited extends HttpServletRequestWrapper {
 
@@ -99,6 +143,7 @@ class BodyLimit extends OncePerRequestFilter {
             ServletInputStream in = super.getInputStream();
             return new ServletInputStream() {
                 private long left = most;
+                private final long began = System.nanoTime();
 
                 @Override
                 public int read() throws IOException {
@@ -118,6 +163,10 @@ class BodyLimit extends OncePerRequestFilter {
                     left -= read;
                     if (left < 0) {
                         throw new TooLargeException();
+                    }
+                    long seconds = TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - began);
+                    if (seconds > GRACE_SECONDS + (most - left) / LEAST_BYTES_A_SECOND) {
+                        throw new TooSlowException();
                     }
                 }
 

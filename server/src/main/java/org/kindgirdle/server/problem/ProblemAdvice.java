@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.MissingValueException;
 import org.kindgirdle.core.units.NotOneOfException;
@@ -33,6 +34,7 @@ import org.springframework.web.method.annotation.HandlerMethodValidationExceptio
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.exc.InputCoercionException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.exc.InvalidFormatException;
 import tools.jackson.databind.exc.MismatchedInputException;
@@ -45,19 +47,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static final Pattern COERCED = Pattern.compile("value \\(\"(.{1,200}?)\"\\)");
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
+    static final Violation UNDECODABLE = new Violation(
+            "", null, "UTF-8, percent-encoded", "The address has signs in it that are no text. Type it anew.");
+
     @ExceptionHandler
     ResponseEntity<Object> problem(ProblemException refused) {
         ProblemDetail detail = detail(refused.status(), refused.title(), refused.getMessage(), refused.violations());
         refused.more().forEach(detail::setProperty);
-        return ResponseEntity.status(refused.status()).body(detail);
-    }
-
-    /** Details of a record are read by its kind, after the body itself. */
-    @ExceptionHandler
-    ResponseEntity<Object> unreadableDetails(DatabindException refused) {
-        Violation inner = unreadable(refused);
-        return invalid(List.of(
-                new Violation(join("details", inner.field()), inner.value(), inner.allowed(), inner.message())));
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(refused.status());
+        if (refused.more().get(ProblemException.RETRY_AFTER) instanceof Integer seconds) {
+            answer.header(HttpHeaders.RETRY_AFTER, seconds.toString());
+        }
+        return answer.body(detail);
     }
 
     @ExceptionHandler
@@ -86,12 +87,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 "is not " + allowed(refused.getRequiredType()))));
     }
 
+    /** Of the address, before anything looked at it. */
+    @ExceptionHandler
+    ResponseEntity<Object> undecodable(InvalidParameterException refused) {
+        return invalid(List.of(UNDECODABLE));
+    }
+
     @ExceptionHandler
     ResponseEntity<Object> bug(Exception bug) {
-        if (Outage.is(bug)) {
-            LOG.warn("The database can't be reached: {}", bug.getMessage());
-            ProblemDetail outage = Outage.detail();
-            return ResponseEntity.status(outage.getStatus()).body(outage);
+        ProblemDetail known = Hardship.of(bug);
+        if (known != null) {
+            LOG.warn("{}: {}", known.getTitle(), bug.getMessage());
+            return Hardship.answer(known);
         }
         String reference = Long.toString(System.nanoTime() & 0xFFFFFFL, 36);
         LOG.error("Unexpected failure, reference {}", reference, bug);
@@ -188,6 +195,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                         field, null, quantity.whatToDo(), quantity.getMessage() + ". " + quantity.whatToDo());
             }
         }
+        if (cause instanceof InputCoercionException) {
+            return new Violation(field, null, "a number that can be counted", "is too large, or no whole number");
+        }
         if (cause instanceof UnrecognizedPropertyException unknown) {
             return new Violation(
                     field, null, "a known field", "There is no field '" + unknown.getPropertyName() + "'.");
@@ -230,7 +240,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return new Violation(field, isSecret ? null : shown(value), allowed, message);
     }
 
-    private static String join(String path, String name) {
+    static String join(String path, String name) {
         return path.isEmpty() ? name : name.isEmpty() ? path : path + "." + name;
     }
 

@@ -7,6 +7,9 @@ import org.springframework.http.HttpStatus;
 /** A refusal that the client is to understand: what happened, what to do, and the violations. */
 public final class ProblemException extends RuntimeException {
 
+    /** Seconds, in the body and as the header of that name. */
+    static final String RETRY_AFTER = "retryAfterSeconds";
+
     private final HttpStatus status;
     private final String title;
     private final transient List<Violation> violations;
@@ -55,12 +58,31 @@ public final class ProblemException extends RuntimeException {
         return new ProblemException(HttpStatus.FORBIDDEN, "Not allowed", detail, List.of(), Map.of());
     }
 
+    /** @param more what a program is told besides */
+    public static ProblemException forbidden(String detail, Map<String, Object> more) {
+        return new ProblemException(HttpStatus.FORBIDDEN, "Not allowed", detail, List.of(), more);
+    }
+
     public static ProblemException unauthorized(String detail) {
         return new ProblemException(HttpStatus.UNAUTHORIZED, "Not signed in", detail, List.of(), Map.of());
     }
 
-    public static ProblemException tooMany(String detail) {
-        return new ProblemException(HttpStatus.TOO_MANY_REQUESTS, "Too many tries", detail, List.of(), Map.of());
+    /** @param seconds after which it may be tried again */
+    public static ProblemException tooMany(String detail, int seconds) {
+        return new ProblemException(
+                HttpStatus.TOO_MANY_REQUESTS, "Too many tries", detail, List.of(), Map.of(RETRY_AFTER, seconds));
+    }
+
+    /** It can't be done just now. @param seconds after which it may be tried again */
+    public static ProblemException busy(String detail, int seconds) {
+        return new ProblemException(
+                HttpStatus.SERVICE_UNAVAILABLE, "Too much at once", detail, List.of(), Map.of(RETRY_AFTER, seconds));
+    }
+
+    /** There is no room for it, or no right to write it where it belongs. */
+    public static ProblemException noRoom(String detail) {
+        return new ProblemException(
+                HttpStatus.INSUFFICIENT_STORAGE, "No room on the disk", detail, List.of(), Map.of());
     }
 
     HttpStatus status() {

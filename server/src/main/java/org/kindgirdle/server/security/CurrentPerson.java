@@ -28,6 +28,10 @@ public class CurrentPerson {
         return signedIn().id();
     }
 
+    public boolean isOwner() {
+        return find().map(SignedIn::role).filter(Role.OWNER::equals).isPresent();
+    }
+
     public String name() {
         return signedIn().name();
     }

@@ -1,11 +1,5 @@
 package org.kindgirdle.server.security;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
-import java.util.Base64;
-import java.util.HexFormat;
 import org.kindgirdle.server.problem.ProblemException;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -33,30 +27,19 @@ class FirstOwner {
         if (!people.isEmpty()) {
             return;
         }
-        byte[] secret = new byte[24];
-        new SecureRandom().nextBytes(secret);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
-        jdbc.update("replace into first_owner_link (id, token_hash) values (1, ?)", hash(token));
+        String token = Secrets.token();
+        jdbc.update("replace into first_owner_link (id, token_hash) values (1, ?)", Secrets.hash(token));
         System.out.println(
                 "No one can sign in yet. Make the first owner at: " + address + "/first-owner?token=" + token);
     }
 
     @Transactional
     People.PersonView claim(String token, String name, String fullName, String password) {
-        int used = jdbc.update("delete from first_owner_link where id = 1 and token_hash = ?", hash(token));
+        int used = jdbc.update("delete from first_owner_link where id = 1 and token_hash = ?", Secrets.hash(token));
         if (used != 1 || !people.isEmpty()) {
             throw ProblemException.forbidden(
                     "This link does not count any more. The newest is printed when the server starts without people.");
         }
         return people.add(name, fullName, password, Role.OWNER);
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

@@ -1,11 +1,15 @@
 package org.kindgirdle.server.security;
 
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
-import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -16,24 +20,110 @@ public class People {
 
     private final PersonRepository people;
     private final PasswordEncoder passwords;
-    private final JdbcTemplate jdbc;
+    private final PasswordRule rule;
+    private final Sessions sessions;
+    private final KnownDevices devices;
+    private final SecurityLog log;
+    private final ApplicationEventPublisher events;
+    private final Clock system;
 
-    People(PersonRepository people, PasswordEncoder passwords, JdbcTemplate jdbc) {
-        this.jdbc = jdbc;
+    People(
+            PersonRepository people,
+            PasswordEncoder passwords,
+            PasswordRule rule,
+            Sessions sessions,
+            KnownDevices devices,
+            SecurityLog log,
+            ApplicationEventPublisher events,
+            Clock system) {
         this.people = people;
         this.passwords = passwords;
+        this.rule = rule;
+        this.sessions = sessions;
+        this.devices = devices;
+        this.log = log;
+        this.events = events;
+        this.system = system;
     }
 
-    /** @param name for signing in */
-    public record PersonView(long id, String name, String fullName, Role role, Units units) {}
+    /**
+     * @param name for signing in
+     * @param disabledAt since when the person signs in no more; null for whoever does
+     */
+    public record PersonView(
+            long id, String name, String fullName, Role role, Units units, @Nullable Instant disabledAt, long version) {}
+
+    /** What an owner changes of somebody. @param disabled whether the person signs in no more */
+    record PersonEdit(String fullName, Role role, boolean disabled, long version) {}
+
+    /** Somebody signs in no more: what else lets them in ends with it. */
+    public record Disabled(long personId) {}
 
     @Transactional
     public PersonView add(String name, String fullName, String password, Role role) {
+        rule.check("password", password, name);
         if (people.findByName(name).isPresent()) {
             throw ProblemException.invalid(
                     "name", name, "a name that nobody has yet", "Somebody signs in as '" + name + "' already.");
         }
-        return view(people.save(new Person(name, fullName, encode(password), role, Units.METRIC)));
+        PersonView added = view(people.save(new Person(name, fullName, encode(password), role, Units.METRIC)));
+        log.record(SecurityEventKind.PERSON_ADDED, name + " as " + role);
+        return added;
+    }
+
+    /** Changes the role, the name that is shown, or whether somebody may come in. Records keep the name. */
+    @Transactional
+    public PersonView change(long id, PersonEdit edit, long by) {
+        Person person = people.findById(id).orElseThrow(() -> ProblemException.notFound("person", id));
+        if (edit.version() != person.version) {
+            throw ProblemException.stale(edit, view(person));
+        }
+        boolean isDisabled = person.disabledAt != null;
+        if (id == by && (edit.disabled() || edit.role() != person.role)) {
+            throw ProblemException.invalid(
+                    edit.disabled() ? "disabled" : "role",
+                    edit.disabled() ? true : edit.role(),
+                    "another owner's decision",
+                    "Nobody takes their own rights away, for nobody might be left who could give them back. Ask another"
+                            + " owner.");
+        }
+        if (edit.role() != person.role) {
+            log.record(SecurityEventKind.PERSON_CHANGED, person.name + ": " + person.role + " to " + edit.role());
+        }
+        if (edit.disabled() != isDisabled) {
+            log.record(
+                    edit.disabled() ? SecurityEventKind.PERSON_DISABLED : SecurityEventKind.PERSON_ENABLED,
+                    person.name);
+            person.disabledAt = edit.disabled() ? system.instant().truncatedTo(ChronoUnit.MICROS) : null;
+        }
+        boolean comesInAnew = edit.disabled() || edit.role() != person.role;
+        person.fullName = edit.fullName();
+        person.role = edit.role();
+        Person saved = people.saveAndFlush(person);
+        if (comesInAnew) {
+            // a session remembers the role of before
+            sessions.endAll(person.name);
+        }
+        if (edit.disabled()) {
+            devices.forget(id);
+            events.publishEvent(new Disabled(id));
+        }
+        return view(saved);
+    }
+
+    @Transactional(readOnly = true)
+    public boolean isPassword(long id, String typed) {
+        return passwords.matches(typed, people.findById(id).orElseThrow().passwordHash);
+    }
+
+    /** Somebody changes the own password. @param sessionId the session that stays; all others end */
+    @Transactional
+    public void changePassword(long id, String password, String sessionId) {
+        Person person = people.findById(id).orElseThrow();
+        rule.check("password", password, person.name);
+        person.passwordHash = encode(password);
+        sessions.endAllBut(person.name, sessionId);
+        log.record(SecurityEventKind.PASSWORD_CHANGED, person.name);
     }
 
     /** What stands in place of a password for somebody who has none yet: nothing that is typed fits it. */
@@ -45,9 +135,12 @@ public class People {
     @Transactional
     public PersonView givePassword(long id, String password) {
         Person person = people.findById(id).orElseThrow(() -> ProblemException.notFound("person", id));
+        rule.check("password", password, person.name);
         person.passwordHash = encode(password);
         // whoever came in with the old one comes in anew
-        jdbc.update("delete from SPRING_SESSION where principal_name = ?", person.name);
+        sessions.endAll(person.name);
+        devices.forget(id);
+        log.record(SecurityEventKind.PASSWORD_GIVEN, person.name);
         return view(person);
     }
 
@@ -86,7 +179,7 @@ public class People {
     }
 
     static SignedIn toSignedIn(Person person) {
-        return new SignedIn(view(person).id(), person.name, person.passwordHash, person.role);
+        return new SignedIn(view(person).id(), person.name, person.passwordHash, person.role, person.disabledAt == null);
     }
 
     private String encode(String password) {
@@ -97,6 +190,6 @@ public class People {
         if (person.id == null) {
             throw new IllegalStateException("a person without an id");
         }
-        return new PersonView(person.id, person.name, person.fullName, person.role, person.units);
+        return new PersonView(person.id, person.name, person.fullName, person.role, person.units, person.disabledAt, person.version);
     }
 }

@@ -7,6 +7,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /** Somebody who can sign in. */
@@ -27,6 +28,10 @@ class Person {
 
     @Enumerated(EnumType.STRING)
     Units units;
+
+    /** since when the person signs in no more; null for whoever does */
+    @Nullable
+    Instant disabledAt;
 
     @Version
     long version;

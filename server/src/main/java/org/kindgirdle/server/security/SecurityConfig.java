@@ -1,6 +1,7 @@
 package org.kindgirdle.server.security;
 
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
@@ -18,8 +19,11 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 import org.springframework.session.web.http.CookieSerializer;
 import org.springframework.session.web.http.DefaultCookieSerializer;
@@ -51,8 +55,12 @@ class SecurityConfig {
     /** Where nothing is served, as when projections are made anew, there is nothing to guard. */
     @Bean
     @ConditionalOnWebApplication
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
-        return http.csrf(csrf -> csrf.spa())
+    SecurityFilterChain chain(
+            HttpSecurity http, SecurityContextRepository contexts, CookieNames names, SecurityLog log)
+            throws Exception {
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieName(names.token());
+        return http.csrf(csrf -> csrf.spa().csrfTokenRepository(tokens))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()
@@ -65,6 +73,8 @@ class SecurityConfig {
                                 "/api/v1/people/**",
                                 "/api/v1/tables/people",
                                 "/api/v1/nursery-file",
+                                "/api/v1/backups",
+                                "/api/v1/security-events",
                                 "/api/v1/imports/**")
                         .hasRole("OWNER")
                         .requestMatchers(HttpMethod.GET, "/api/**")
@@ -85,16 +95,18 @@ class SecurityConfig {
                         .denyAll())
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, refused) ->
                                 write(response, 401, "Not signed in", "Sign in and send it again."))
-                        .accessDeniedHandler((request, response, refused) -> write(
-                                response,
-                                403,
-                                "Not allowed",
-                                refused.getClass().getSimpleName().contains("Csrf")
-                                        ? "The X-XSRF-TOKEN header does not match this session. Reload the page and try again."
-                                        : "Your role does not allow this. Ask an owner of the nursery.")))
+                        .accessDeniedHandler((request, response, refused) -> {
+                            if (refused instanceof CsrfException) {
+                                write(response, 403, "Not allowed", NO_TOKEN);
+                            } else {
+                                noteRefusal(log, request);
+                                write(response, 403, "Not allowed", "Your role does not allow this. Ask an owner of the nursery.");
+                            }
+                        }))
                 .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
                         .referrerPolicy(
                                 referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
+                .addFilterAfter(new StrangerLimit(), AnonymousAuthenticationFilter.class)
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
                 .formLogin(form -> form.disable())
@@ -102,7 +114,20 @@ class SecurityConfig {
                 .build();
     }
 
-    private static void write(HttpServletResponse response, int status, String title, String detail)
+    private static final String NO_TOKEN =
+            "The X-XSRF-TOKEN header does not match this session. Reload the page and try again.";
+
+    /** The log is for people: what fails because the database is away must not fail once more. */
+    private static void noteRefusal(SecurityLog log, HttpServletRequest request) {
+        if (request.getUserPrincipal() != null) {
+            log.record(
+                    SecurityEventKind.REFUSED,
+                    request.getUserPrincipal().getName(),
+                    request.getMethod() + " " + request.getRequestURI());
+        }
+    }
+
+    static void write(HttpServletResponse response, int status, String title, String detail)
             throws IOException {
         response.setStatus(status);
         response.setContentType("application/problem+json");
@@ -137,10 +162,10 @@ class SecurityConfig {
 
     /** It outlives the browser as long as the session does: a phone that was switched off need not sign in again. */
     @Bean
-    CookieSerializer cookie(@Value("${spring.session.timeout}") Duration lives) {
+    CookieSerializer cookie(@Value("${spring.session.timeout}") Duration lives, CookieNames names) {
         DefaultCookieSerializer cookie = new DefaultCookieSerializer();
         cookie.setCookieMaxAge((int) lives.toSeconds());
-        cookie.setCookieName("KG_SESSION");
+        cookie.setCookieName(names.session());
         cookie.setUseHttpOnlyCookie(true);
         cookie.setSameSite("Strict");
         return cookie;

@@ -6,15 +6,17 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.DisabledException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
@@ -25,7 +27,6 @@ import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -42,6 +43,8 @@ class SessionController {
     private final People people;
     private final FirstOwner firstOwner;
     private final CurrentPerson current;
+    private final KnownDevices devices;
+    private final SecurityLog log;
     private final BusinessClock clock;
 
     SessionController(
@@ -51,6 +54,8 @@ class SessionController {
             People people,
             FirstOwner firstOwner,
             CurrentPerson current,
+            KnownDevices devices,
+            SecurityLog log,
             BusinessClock clock) {
         this.authentication = authentication;
         this.contexts = contexts;
@@ -58,20 +63,20 @@ class SessionController {
         this.people = people;
         this.firstOwner = firstOwner;
         this.current = current;
+        this.devices = devices;
+        this.log = log;
         this.clock = clock;
     }
 
     record SignInRequest(
             @NotBlank @Size(max = 40) String name,
-            @NotBlank @Size(max = 64) String password) {}
+            @NotBlank @Size(max = 200) String password) {}
 
     record FirstOwnerRequest(
             @NotBlank @Size(max = 100) String token,
             @NotBlank @Size(max = 40) String name,
             @NotBlank @Size(max = 80) String fullName,
             @NotBlank @Size(min = 10, max = 64) String password) {}
-
-    record UnitsRequest(@NotNull Units units) {}
 
     /**
      * @param person null if nobody is signed in
@@ -96,16 +101,10 @@ class SessionController {
             HttpServletRequest request,
             HttpServletResponse response,
             @Parameter(hidden = true) CsrfToken csrf) {
-        throttle.check(body.name(), request.getRemoteAddr());
-        Authentication signedIn;
-        try {
-            signedIn = authentication.authenticate(
-                    UsernamePasswordAuthenticationToken.unauthenticated(body.name(), body.password()));
-        } catch (AuthenticationException refused) {
-            throttle.failed(body.name(), request.getRemoteAddr());
-            throw ProblemException.unauthorized("The name or the password is not right.");
-        }
-        throttle.succeeded(body.name());
+        SignInThrottle.Try one =
+                throttle.begin(body.name(), request.getRemoteAddr(), devices.known(body.name(), request));
+        Authentication signedIn = authenticated(one, body);
+        throttle.succeeded(one);
         SignedIn who = ((SignedIn) signedIn.getPrincipal()).withoutPassword();
         signedIn = UsernamePasswordAuthenticationToken.authenticated(who, null, who.getAuthorities());
         HttpSession old = request.getSession(false);
@@ -116,12 +115,44 @@ class SessionController {
         context.setAuthentication(signedIn);
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
+        HttpSession session = request.getSession();
+        session.setAttribute(Sessions.ADDRESS, request.getRemoteAddr());
+        session.setAttribute(Sessions.BROWSER, browser(request));
+        devices.remember(who.id(), request, response);
+        log.record(SecurityEventKind.SIGNED_IN, who.name(), browser(request));
         return session(csrf);
+    }
+
+    private Authentication authenticated(SignInThrottle.Try one, SignInRequest body) {
+        try {
+            throttle.check(one);
+        } catch (ProblemException slowed) {
+            log.record(SecurityEventKind.SIGN_IN_SLOWED, body.name(), "too many failed tries");
+            throw slowed;
+        }
+        try {
+            return authentication.authenticate(
+                    UsernamePasswordAuthenticationToken.unauthenticated(body.name(), body.password()));
+        } catch (AuthenticationException refused) {
+            log.record(
+                    SecurityEventKind.SIGN_IN_REFUSED,
+                    body.name(),
+                    refused instanceof DisabledException ? "signs in no more" : "wrong name or password");
+            throw ProblemException.unauthorized("The name or the password is not right.");
+        }
+    }
+
+    /** What the browser calls itself, for people to know their own devices by. */
+    private static String browser(HttpServletRequest request) {
+        String said = Objects.requireNonNullElse(request.getHeader(HttpHeaders.USER_AGENT), "");
+        String plain = said.replaceAll("[^\\x20-\\x7E]", "");
+        return plain.substring(0, Math.min(200, plain.length()));
     }
 
     @DeleteMapping("/session")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOut(HttpServletRequest request) {
+        current.find().ifPresent(who -> log.record(SecurityEventKind.SIGNED_OUT, who.name(), ""));
         SecurityContextHolder.clearContext();
         HttpSession session = request.getSession(false);
         if (session != null) {
@@ -133,10 +164,5 @@ class SessionController {
     @ResponseStatus(HttpStatus.CREATED)
     People.PersonView firstOwner(@Valid @RequestBody FirstOwnerRequest body) {
         return firstOwner.claim(body.token(), body.name(), body.fullName(), body.password());
-    }
-
-    @PutMapping("/me/units")
-    People.PersonView units(@Valid @RequestBody UnitsRequest body) {
-        return people.choose(current.id(), body.units());
     }
 }

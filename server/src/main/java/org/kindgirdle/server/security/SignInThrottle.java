@@ -2,13 +2,20 @@ package org.kindgirdle.server.security;
 
 import java.time.Clock;
 import java.time.Duration;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Objects;
 import org.kindgirdle.server.problem.ProblemException;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
 
-/** Slows down guessing: so many failures by name or by address, and sign-in waits. By the system clock. */
+/**
+ * Slows down guessing, by the system clock. A try is written down before the password is looked at, and counts those
+ * written before it: of many at the same moment only so many get through. What a stranger tries is counted by address,
+ * what is tried on a device that the person has signed in on before by that device.
+ */
 @Component
 class SignInThrottle {
 
@@ -16,42 +23,52 @@ class SignInThrottle {
     private static final int MOST_BY_NAME = 8;
     private static final int MOST_BY_ADDRESS = 40;
 
-    private final JdbcTemplate jdbc;
+    private final SignInTryRepository tries;
     private final Clock system;
 
-    SignInThrottle(JdbcTemplate jdbc, Clock system) {
-        this.jdbc = jdbc;
+    SignInThrottle(SignInTryRepository tries, Clock system) {
+        this.tries = tries;
         this.system = system;
     }
 
-    /** @throws ProblemException 429 if there were too many failures */
-    void check(String name, String address) {
-        if (count("name", name) >= MOST_BY_NAME || count("address", address) >= MOST_BY_ADDRESS) {
-            throw ProblemException.tooMany("There were too many failed tries to sign in. Wait " + MEMORY.toMinutes()
-                    + " minutes, then try again.");
+    /** One try. */
+    record Try(String name, String address, String device, long id) {}
+
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    public Try begin(String name, String address, String device) {
+        Instant now = system.instant().truncatedTo(ChronoUnit.MICROS);
+        tries.deleteOlder(now.minus(Duration.ofDays(1)));
+        SignInTry one = tries.save(new SignInTry(name, address, device, now));
+        return new Try(name, address, device, Objects.requireNonNull(one.id));
+    }
+
+    /** @throws ProblemException 429 if there were too many before it; it does not count then itself */
+    @Transactional(propagation = Propagation.REQUIRES_NEW, noRollbackFor = ProblemException.class)
+    public void check(Try one) {
+        Instant since = system.instant().minus(MEMORY);
+        if (one.device().isEmpty()) {
+            limit(one, tries.ofStranger(one.name(), one.address(), since, one.id()), MOST_BY_NAME);
+            limit(one, tries.ofAddress(one.address(), since, one.id()), MOST_BY_ADDRESS);
+        } else {
+            limit(one, tries.ofDevice(one.device(), one.name(), since, one.id()), MOST_BY_NAME);
         }
     }
 
-    void failed(String name, String address) {
-        LocalDateTime now = now();
-        jdbc.update("insert into sign_in_failure (name, address, at) values (?, ?, ?)", name, address, now);
-        jdbc.update("delete from sign_in_failure where at < ?", now.minusDays(1));
+    private void limit(Try one, List<Instant> newestFirst, int most) {
+        if (newestFirst.size() <= most) {
+            return;
+        }
+        tries.deleteById(one.id());
+        // the place of the oldest of those that count is free again when it is forgotten
+        Instant free = newestFirst.get(most).plus(MEMORY);
+        long seconds = Math.max(1, Duration.between(system.instant(), free).toSeconds() + 1);
+        throw ProblemException.tooMany(
+                "There were too many failed tries to sign in. Wait " + (seconds + 59) / 60 + " minutes, then try again.",
+                (int) seconds);
     }
 
-    void succeeded(String name) {
-        jdbc.update("delete from sign_in_failure where name = ?", name);
-    }
-
-    private int count(String column, String value) {
-        Integer count = jdbc.queryForObject(
-                "select count(*) from sign_in_failure where " + column + " = ? and at > ?",
-                Integer.class,
-                value,
-                now().minus(MEMORY));
-        return count == null ? 0 : count;
-    }
-
-    private LocalDateTime now() {
-        return LocalDateTime.ofInstant(system.instant(), ZoneOffset.UTC);
+    @Transactional
+    public void succeeded(Try one) {
+        tries.deleteOf(one.name(), one.address(), one.device());
     }
 }

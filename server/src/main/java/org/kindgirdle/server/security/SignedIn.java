@@ -9,14 +9,15 @@ import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
 
 /** The person of a session, as kept in it. */
-public record SignedIn(long id, String name, String passwordHash, Role role) implements UserDetails, Serializable {
+public record SignedIn(long id, String name, String passwordHash, Role role, boolean isEnabled)
+        implements UserDetails, Serializable {
 
     @Serial
-    private static final long serialVersionUID = 1;
+    private static final long serialVersionUID = 2;
 
     /** As it is kept in the session, where no hash belongs. */
     SignedIn withoutPassword() {
-        return new SignedIn(id, name, "", role);
+        return new SignedIn(id, name, "", role, isEnabled);
     }
 
     @Override

@@ -32,7 +32,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 public final class TestNursery implements AutoCloseable {
 
     public static final LocalDate TODAY = LocalDate.of(2026, 7, 10);
-    private static final String PASSWORD = "ring-and-moss-26";
+    public static final String PASSWORD = "ring-and-moss-26";
 
     private final ConfigurableApplicationContext context;
     private final String base;
@@ -61,6 +61,7 @@ public final class TestNursery implements AutoCloseable {
                             "--spring.datasource.password=",
                             "--kindgirdle.photos=" + temporaryFolder(),
                             "--kindgirdle.imports=" + temporaryFolder(),
+                            "--kindgirdle.backups=" + temporaryFolder(),
                             "--kindgirdle.demo=false");
         } finally {
             System.setOut(console);
@@ -114,6 +115,11 @@ public final class TestNursery implements AutoCloseable {
 
     public Client owner() {
         return owner;
+    }
+
+    /** The owner, with the password typed once more. */
+    public Client confirmedOwner() {
+        return owner.confirmed(PASSWORD);
     }
 
     public Client grower() {
@@ -320,7 +326,7 @@ public final class TestNursery implements AutoCloseable {
     }
 
     private Client person(String name, String fullName, String role) {
-        owner.post("/api/v1/people", Map.of("name", name, "fullName", fullName, "password", PASSWORD, "role", role))
+        owner.confirmed(PASSWORD).post("/api/v1/people", Map.of("name", name, "fullName", fullName, "password", PASSWORD, "role", role))
                 .expect(201);
         return again(name);
     }

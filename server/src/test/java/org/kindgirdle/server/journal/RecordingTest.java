@@ -76,7 +76,7 @@ class RecordingTest {
 
         assertThat(rows()).isEqualTo(9);
         assertThat(page().path("revision").asInt()).isEqualTo(9);
-        assertThat(nursery.bean(Rebuild.class).run()).endsWith(" 0 rows changed.");
+        assertThat(nursery.bean(Rebuild.class).run().toString()).endsWith(" 0 rows changed.");
     }
 
     @Test
@@ -89,7 +89,7 @@ class RecordingTest {
                         ? nursery.owner().put("/api/v1/species/CYDOBL", quince).expect(200)
                         : nursery.grower().post(path, look("CALLUS", n)).expect(201));
 
-        assertThat(nursery.bean(Rebuild.class).run()).endsWith(" 0 rows changed.");
+        assertThat(nursery.bean(Rebuild.class).run().toString()).endsWith(" 0 rows changed.");
     }
 
     @Test
@@ -159,10 +159,10 @@ class RecordingTest {
     @Test
     void rebuilding_changes_nothing_and_mends_what_was_spoilt_by_hand() {
         nursery.record(code, look("ROOTED", 50)).expect(201);
-        assertThat(nursery.bean(Rebuild.class).run()).endsWith(" 0 rows changed.");
+        assertThat(nursery.bean(Rebuild.class).run().toString()).endsWith(" 0 rows changed.");
 
         nursery.sql().update("update layer set stage = 'NONE', job = 'RESCUE', ready50_on = null where code = ?", code);
-        assertThat(nursery.bean(Rebuild.class).run()).endsWith(" 1 rows changed.");
+        assertThat(nursery.bean(Rebuild.class).run().toString()).endsWith(" 1 rows changed.");
         Map<String, Object> row = nursery.sql().queryForMap("select * from layer where code = ?", code);
         assertThat(row).containsEntry("stage", "ROOTED").containsEntry("job", "TOP_UP");
         assertThat(row.get("ready50_on")).isNotNull();

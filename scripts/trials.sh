@@ -1,0 +1,35 @@
+#!/usr/bin/env bash
+# Trials that are too long for every day: made-up requests (fuzz), and kills, full disks and slow clients (faults).
+set -euo pipefail
+
+HOME_DIR=$(cd "$(dirname "$(readlink -f "$0")")/.." && pwd)
+cd "$HOME_DIR"
+. scripts/lib.sh
+. scripts/install.sh
+
+which=$1
+shift
+seed=1 count=20000 rounds=6 url=
+while [ $# -gt 0 ]; do
+    case "$1" in
+        --seed | --count | --rounds)
+            [[ "${2:-}" =~ ^[0-9]{1,9}$ ]] || fail "$1 wants a number." "As: ./kg $which $1 7"
+            declare "${1#--}=$2"
+            shift
+            ;;
+        http://*) url=$1 ;;
+        *) fail "There is no option '$1'." "Use --seed N, --count N (fuzz), --rounds N (faults), or an address on this machine (fuzz)." ;;
+    esac
+    shift
+done
+ensure_tools
+export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
+run=FuzzRun
+[ "$which" = faults ] && run=FaultsRun
+step "building"
+mvn -q -B -pl e2e -am -DskipTests -Dspotless.check.skip install
+step "$which with the seed $seed"
+result=0
+mvn -q -B -pl e2e surefire:test@default-test -Dtest=$run -Dsurefire.failIfNoSpecifiedTests=false \
+    "-DargLine=-Dfuzz.seed=$seed -Dfuzz.count=$count -Dfuzz.url=$url -Dfaults.seed=$seed -Dfaults.rounds=$rounds" || result=$?
+exit $result

@@ -1,0 +1,87 @@
+package org.kindgirdle.server.problem;
+
+import java.io.IOException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
+import java.sql.SQLException;
+import java.sql.SQLNonTransientConnectionException;
+import java.sql.SQLRecoverableException;
+import java.sql.SQLTransientConnectionException;
+import java.util.List;
+import java.util.Set;
+import org.hibernate.exception.JDBCConnectionException;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+
+/**
+ * What goes wrong through nobody's fault who asks, and is over some time: the database is away, somebody else holds what
+ * is wanted, the disk is full. It is said in words, and a command's id makes it safe to send it again.
+ */
+final class Hardship {
+
+    static final int AGAIN_SECONDS = 5;
+
+    /** Of the server: lock wait timeout, deadlock, record changed since it was read (with snapshot isolation). */
+    private static final Set<Integer> LOCKS = Set.of(1205, 1213, 1020);
+
+    /** Of the server: error 28 from its storage, table full, disk full, write and sync errors. */
+    private static final Set<Integer> DISK = Set.of(1021, 1030, 1114, 1026, 3);
+
+    private Hardship() {}
+
+    /** Null if it is something else. */
+    static @Nullable ProblemDetail of(@Nullable Throwable failure) {
+        for (Throwable one = failure; one != null; one = one.getCause()) {
+            int code = one instanceof SQLException sql ? sql.getErrorCode() : 0;
+            if (one instanceof PessimisticLockingFailureException || LOCKS.contains(code)) {
+                return detail(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "Somebody else is at it",
+                        "Others hold what this needs just now. What you typed is still here. Try again in a moment: it is"
+                                + " not written twice.");
+            }
+            if (DISK.contains(code) || one instanceof IOException io && isDisk(io)) {
+                return detail(
+                        HttpStatus.INSUFFICIENT_STORAGE,
+                        "No room on the nursery's disk",
+                        "The disk of the nursery's machine is full, or a folder there can't be written to. What you sent"
+                                + " is still on your device. Tell whoever keeps the machine to make room.");
+            }
+            if (one instanceof SQLTransientConnectionException
+                    || one instanceof SQLNonTransientConnectionException
+                    || one instanceof SQLRecoverableException
+                    || one instanceof JDBCConnectionException
+                    || one instanceof DataAccessResourceFailureException) {
+                return detail(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "The database can't be reached",
+                        "What you typed is still here. Try again in a moment: it is not written twice.");
+            }
+        }
+        return null;
+    }
+
+    private static boolean isDisk(IOException failure) {
+        String said = String.valueOf(failure.getMessage());
+        return failure instanceof AccessDeniedException
+                || said.contains("No space left")
+                || said.contains("Disk quota")
+                || said.contains("Read-only file system")
+                || failure instanceof FileSystemException file && String.valueOf(file.getReason()).contains("No space");
+    }
+
+    private static ProblemDetail detail(HttpStatus status, String title, String text) {
+        return ProblemAdvice.detail(status, title, text, List.of());
+    }
+
+    static ResponseEntity<Object> answer(ProblemDetail detail) {
+        return ResponseEntity.status(detail.getStatus())
+                .header(HttpHeaders.RETRY_AFTER, Integer.toString(AGAIN_SECONDS))
+                .body(detail);
+    }
+}
