@@ -1,10 +1,15 @@
 import tailwindcss from '@tailwindcss/vite'
 import vue from '@vitejs/plugin-vue'
+import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
 
+const version = (JSON.parse(readFileSync(new URL('./package.json', import.meta.url), 'utf8')) as { version: string })
+  .version
+
 export default defineConfig({
+  define: { __PAGE_VERSION__: JSON.stringify(version) },
   plugins: [
     vue(),
     tailwindcss(),

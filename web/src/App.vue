@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
+import ConfirmPassword from './shared/ConfirmPassword.vue'
 import Frame from './shared/Frame.vue'
 import SignIn from './shared/SignIn.vue'
 import { useSession } from './shared/session'
@@ -29,5 +30,6 @@ onMounted(begin)
     <SignIn v-else />
   </template>
   <p v-else class="p-8 text-muted" role="status">One moment…</p>
+  <ConfirmPassword />
   <Toasts />
 </template>

@@ -3,6 +3,7 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { router } from './router'
+import { i18n } from './shared/i18n'
 import { keepUpToDate } from './shared/device/keepUpToDate'
 import './shared/tokens.css'
 
@@ -10,6 +11,7 @@ import './shared/tokens.css'
 createApp(App)
   .use(createPinia())
   .use(router)
+  .use(i18n)
   .use(VueQueryPlugin, {
     queryClientConfig: { defaultOptions: { queries: { retry: 1, staleTime: 5_000, networkMode: 'always' } } },
   })

@@ -48,6 +48,13 @@ export const router = createRouter({
       component: () => import('./bench/trials/TrialPage.vue'),
       meta: { title: 'Trial', under: 'bench' },
     },
+    { path: '/me', name: 'me', component: () => import('./me/Account.vue'), meta: { title: 'Your account' } },
+    {
+      path: '/house/log',
+      name: 'security-log',
+      component: () => import('./house/SecurityLog.vue'),
+      meta: { title: 'Who did what', under: 'house' },
+    },
     {
       path: '/shed',
       name: 'shed',

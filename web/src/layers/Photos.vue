@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel } from '@headlessui/vue'
 import { useQuery } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { api, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
+import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
 
 /** The pictures of a layer, the newest first. */
@@ -12,23 +14,30 @@ const { data: photos, refetch } = useQuery({
   queryKey: ['layer', props.code, 'photos'],
   queryFn: () => api<Schemas['PhotoView'][]>('GET', `/layers/${props.code}/photos`),
 })
+const { t } = useI18n()
 const open = ref<Schemas['PhotoView'] | null>(null)
-const words = (one: Schemas['PhotoView']) =>
-  `Photo of ${dayText(one.occurredAt.slice(0, 10), props.today)}, by ${one.by}`
+const shown = computed(() => photos.value?.filter((one) => !one.withdrawnAt) ?? [])
+/** Nothing goes without a trace. */
+const gone = computed(() => photos.value?.filter((one) => one.withdrawnAt) ?? [])
+const day = (instant: string) => dayText(instant.slice(0, 10), props.today)
+const words = (one: Schemas['PhotoView']) => t('photos.of', { day: day(one.occurredAt), by: one.by })
+const session = useSession()
+const mayThrow = (one: Schemas['PhotoView']) =>
+  props.mayChange && (session.isOwner || one.by === session.person?.fullName)
 
 async function throwAway(one: Schemas['PhotoView']): Promise<void> {
   await api('DELETE', `/layers/${props.code}/photos/${one.id}`)
   open.value = null
-  toast('The photo is no longer shown.')
+  toast(t('photos.thrown'))
   await refetch()
 }
 </script>
 
 <template>
   <section v-if="photos?.length" aria-labelledby="photos-title" data-testid="photos">
-    <h2 id="photos-title" class="text-base">Photos</h2>
+    <h2 id="photos-title" class="text-base">{{ t('photos.title') }}</h2>
     <ul class="mt-2 flex flex-wrap gap-3">
-      <li v-for="one in photos" :key="one.id">
+      <li v-for="one in shown" :key="one.id">
         <button class="block cursor-pointer" @click="open = one">
           <img
             :src="`/api/v1/photos/${one.hash}?small=true`"
@@ -39,6 +48,16 @@ async function throwAway(one: Schemas['PhotoView']): Promise<void> {
         </button>
       </li>
     </ul>
+    <p v-for="one in gone" :key="one.id" class="mt-2 text-sm text-muted" data-testid="photo-gone">
+      {{
+        t('photos.gone', {
+          day: day(one.occurredAt),
+          by: one.by,
+          who: one.withdrawnBy ?? '',
+          when: day(one.withdrawnAt ?? one.occurredAt),
+        })
+      }}
+    </p>
     <Dialog v-if="open" :open="true" :aria-label="words(open)" class="relative z-40" @close="open = null">
       <div class="fixed inset-0 bg-ink/80" aria-hidden="true"></div>
       <div class="fixed inset-0 grid place-items-center p-2">
@@ -52,8 +71,10 @@ async function throwAway(one: Schemas['PhotoView']): Promise<void> {
           />
           <div class="flex flex-wrap items-center gap-4 p-2">
             <span class="grow">{{ words(open) }}</span>
-            <button v-if="mayChange" class="link min-h-12" @click="throwAway(open)">Throw it away</button>
-            <button class="btn" @click="open = null">Close</button>
+            <button v-if="mayThrow(open)" class="link min-h-12" @click="throwAway(open)">
+              {{ t('photos.throwAway') }}
+            </button>
+            <button class="btn" @click="open = null">{{ t('photos.close') }}</button>
           </div>
         </DialogPanel>
       </div>

@@ -7,12 +7,15 @@ import { useMediaQuery } from '@/shared/useMediaQuery'
 import { useKeys } from '@/shared/useKeys'
 import { DEEDS } from '@/shared/words'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { useSession } from '@/shared/session'
+import BackupNote from './BackupNote.vue'
 import PlaceJobs from './PlaceJobs.vue'
 import RoundCard from './RoundCard.vue'
 import { useWalk } from './useWalk'
 import { nextAfter, walkOrder } from './walkOrder'
 
 /** What do I do now, where, in what order? */
+const session = useSession()
 const route = useRoute()
 const router = useRouter()
 const wide = useMediaQuery('(min-width: 1024px)')
@@ -125,6 +128,7 @@ function openOther(): void {
           · {{ done }} done today</template
         >
       </p>
+      <BackupNote v-if="session.isOwner" />
       <p v-if="!connection.online.value" class="mt-1" data-testid="as-of">
         No connection: the walk as it was at {{ asOf }}.
       </p>

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, Problem, type Schemas } from '@/shared/api/client'
 import { useOutbox } from '@/shared/device/outbox'
+import { soon } from '@/shared/device/patience'
 import { deviceStore } from '@/shared/device/store'
 import { useCards } from '@/shared/device/useCards'
 import { useSession } from '@/shared/session'
@@ -47,15 +48,21 @@ export function useWalk(on: Ref<string>) {
 
   async function load(): Promise<Round> {
     const key = `${personId}/${on.value}`
+    const asked = ['round', on.value]
+    const kept = (await (await deviceStore()).get('walks', key))?.round ?? null
     try {
-      const fresh = await api<Round>('GET', on.value ? `/round?on=${on.value}` : '/round')
-      await (await deviceStore()).put('walks', { key, round: fresh })
-      return fresh
+      const first = queries.getQueryData(asked) ? null : kept
+      return await soon(fresh(key), first, (late) => queries.setQueryData(asked, late))
     } catch (failure) {
-      const kept = await (await deviceStore()).get('walks', key)
-      if (kept && failure instanceof Problem && failure.mayBeWritten) return kept.round
+      if (kept && failure instanceof Problem && failure.mayBeWritten) return kept
       throw failure
     }
+  }
+
+  async function fresh(key: string): Promise<Round> {
+    const come = await api<Round>('GET', on.value ? `/round?on=${on.value}` : '/round')
+    await (await deviceStore()).put('walks', { key, round: come })
+    return come
   }
 
   // the cards of the whole walk are on the device before the far end of the field is reached

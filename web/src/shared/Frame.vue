@@ -2,6 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { batchesWaiting } from '@/bench/useOutbox'
 import { connection } from './device/connection'
@@ -14,6 +15,7 @@ import DemoClock from './ui/DemoClock.vue'
 import ReckoningNote from './ui/ReckoningNote.vue'
 import { useKeys } from './useKeys'
 
+const { t } = useI18n()
 const session = useSession()
 const outbox = useOutbox()
 const queries = useQueryClient()
@@ -177,6 +179,14 @@ outbox.start()
                   unsent ? `${unsent} to send` : `all sent, last heard at ${heardAt}`
                 }}</span>
               </RouterLink>
+            </MenuItem>
+            <MenuItem v-slot="{ active }">
+              <RouterLink
+                class="flex min-h-12 w-full items-center px-3"
+                :class="{ 'bg-wood': active }"
+                :to="{ name: 'me' }"
+                >{{ t('me.title') }}</RouterLink
+              >
             </MenuItem>
             <p class="hidden px-3 py-2 text-sm text-muted lg:block"><kbd>?</kbd> lists the keys</p>
             <MenuItem v-slot="{ active }">

@@ -19,6 +19,11 @@ export function weekdayText(day: string): string {
   return DAYS[utc(day).getUTCDay()] ?? ''
 }
 
+/** By this device's clock: "14:05". */
+export function timeText(instant: string): string {
+  return new Date(instant).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+}
+
 export function daysBetween(from: string, to: string): number {
   return Math.round((utc(to).getTime() - utc(from).getTime()) / 86_400_000)
 }

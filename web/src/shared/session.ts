@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { api, onSignedOut, Problem, type Schemas } from './api/client'
+import { api, onSignedOut, Problem, useDemoToken, type Schemas } from './api/client'
 import { nurseryNow, setNurseryClock } from './device/clock'
+import { soon } from './device/patience'
 import { forgetWhatWasRead } from './device/store'
 
 export type Session = Schemas['SessionView']
@@ -20,17 +21,27 @@ export const useSession = defineStore('session', () => {
 
   /** Without the network it is as it was the last time: the records that are made then are sent when it is back. */
   async function load(): Promise<void> {
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Session | null
+    const known = kept?.person ? kept : null
     try {
-      take(await api<Session>('GET', '/session'))
+      // once it stands there, whoever asks again waits for what is so now
+      const told = await soon(api<Session>('GET', '/session'), session.value ? null : known, take)
+      if (told === known) remember(known)
+      else take(told)
     } catch (failure) {
-      const kept = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Session | null
-      if (!(failure instanceof Problem) || !failure.mayBeWritten || !kept?.person) throw failure
-      session.value = { ...kept, today: nurseryNow().toISOString().slice(0, 10) }
+      if (!(failure instanceof Problem) || !failure.mayBeWritten || !known) throw failure
+      remember(known)
     }
+  }
+
+  function remember(known: Session): void {
+    useDemoToken(known.demo)
+    session.value = { ...known, today: nurseryNow().toISOString().slice(0, 10) }
   }
 
   function take(told: Session): void {
     session.value = told
+    useDemoToken(told.demo)
     setNurseryClock(told.now)
     if (told.person) localStorage.setItem(KEY, JSON.stringify(told))
     else localStorage.removeItem(KEY)

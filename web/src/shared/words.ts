@@ -310,6 +310,7 @@ export const DEEDS: Record<string, string> = {
 export const CONFLICTS: Record<string, string> = {
   NOT_SET_YET: 'it is dated before the layer was set',
   SET_TWICE: 'the layer was set already',
+  NOT_UNDERSTOOD: 'an older page sent it in a way that can’t be read any more; it stands as a note',
   NO_LONGER_ON_MOTHER: 'by then the layer was off its mother',
   NOT_SEVERED: 'by then the layer was still on its mother',
   NOT_POTTED: 'by then the layer was not potted',

@@ -1,4 +1,5 @@
 import { wasNotReached, wasReached } from '@/shared/device/connection'
+import { askForPassword } from '@/shared/confirmation'
 import type { components } from './schema'
 
 export type Schemas = components['schemas']
@@ -39,12 +40,34 @@ export function onSignedOut(listener: () => void): void {
   signedOutListeners.add(listener)
 }
 
-/** @param body sent as JSON; a picture as it is */
+/**
+ * @param body sent as JSON; a picture as it is
+ * @param more headers
+ */
 export async function api<T>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
   body?: unknown,
   commandId?: string,
+  more: Record<string, string> = {},
+): Promise<T> {
+  return call<T>(method, path, body, commandId, more, true)
+}
+
+/** Cookies do not know ports: the demo's token has a name of its own. The session says which. */
+let tokenCookie = 'XSRF-TOKEN'
+
+export function useDemoToken(isDemo: boolean): void {
+  tokenCookie = isDemo ? 'DEMO-XSRF-TOKEN' : 'XSRF-TOKEN'
+}
+
+async function call<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body: unknown,
+  commandId: string | undefined,
+  more: Record<string, string>,
+  mayAsk: boolean,
 ): Promise<T> {
   let response: Response
   try {
@@ -55,8 +78,9 @@ export async function api<T>(
         ...(body === undefined
           ? {}
           : { 'content-type': body instanceof Blob ? body.type : 'application/json' }),
-        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') }),
+        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': cookie(tokenCookie) }),
         ...(commandId ? { 'Command-Id': commandId } : {}),
+        ...more,
       },
       body: body === undefined ? undefined : body instanceof Blob ? body : JSON.stringify(body),
     })
@@ -73,6 +97,9 @@ export async function api<T>(
   if (response.status === 204) return undefined as T
   const json = (await response.json().catch(() => ({}))) as Record<string, unknown>
   if (!response.ok) {
+    // what can shut others out wants the password once more; then it goes as it was
+    if (mayAsk && json.confirm === true && (await askForPassword()))
+      return call<T>(method, path, body, commandId, more, false)
     if (response.status === 401 && path !== '/session') signedOutListeners.forEach((listener) => listener())
     throw new Problem(
       response.status,

@@ -3797,7 +3797,7 @@ export interface components {
         };
         Recorded: {
             /** @enum {string} */
-            conflict: "NOT_SET_YET" | "SET_TWICE" | "NO_LONGER_ON_MOTHER" | "NOT_SEVERED" | "NOT_POTTED" | "ALREADY_POTTED" | "FINISHED";
+            conflict: "NOT_SET_YET" | "SET_TWICE" | "NO_LONGER_ON_MOTHER" | "NOT_SEVERED" | "NOT_POTTED" | "ALREADY_POTTED" | "FINISHED" | "NOT_UNDERSTOOD";
             /** Format: uuid */
             id: string;
             /** Format: int32 */
@@ -3820,7 +3820,7 @@ export interface components {
         RecordView: {
             by: string;
             /** @enum {string} */
-            conflict: "NOT_SET_YET" | "SET_TWICE" | "NO_LONGER_ON_MOTHER" | "NOT_SEVERED" | "NOT_POTTED" | "ALREADY_POTTED" | "FINISHED";
+            conflict: "NOT_SET_YET" | "SET_TWICE" | "NO_LONGER_ON_MOTHER" | "NOT_SEVERED" | "NOT_POTTED" | "ALREADY_POTTED" | "FINISHED" | "NOT_UNDERSTOOD";
             /** Format: uuid */
             corrects: string;
             details: components["schemas"]["JsonNode"];
@@ -5916,6 +5916,7 @@ export interface operations {
             query?: never;
             header: {
                 "Command-Id": string;
+                "Made-By-Page"?: string;
             };
             path: {
                 code: string;

@@ -81,6 +81,7 @@ export const useOutbox = defineStore('outbox', () => {
       },
       codes: [...what.codes],
       refusal: '',
+      page: __PAGE_VERSION__,
       seenRevision: what.seenRevision ?? 0,
     }
     await put(what.photo ? [one, photoOf(one, what.photo)] : [one])
@@ -164,12 +165,12 @@ export const useOutbox = defineStore('outbox', () => {
   async function send(one: Waiting): Promise<Answer> {
     const body = one.photo ?? one.body
     try {
-      return await api<Answer>('POST', one.path, body, one.id)
+      return await api<Answer>('POST', one.path, body, one.id, madeBy(one))
     } catch (failure) {
       if (!(failure instanceof Problem) || failure.status !== 403) throw failure
       // the token of the form protection is older than the session: a fresh one, and once more
       await session.load()
-      return await api<Answer>('POST', one.path, body, one.id)
+      return await api<Answer>('POST', one.path, body, one.id, madeBy(one))
     }
   }
 
@@ -231,6 +232,11 @@ export const useOutbox = defineStore('outbox', () => {
     addPhoto,
   }
 })
+
+/** What an older page made is read more leniently: it could not know what is asked for today. */
+function madeBy(one: Waiting): Record<string, string> {
+  return one.page === __PAGE_VERSION__ ? {} : { 'Made-By-Page': one.page ?? '0.1.0' }
+}
 
 /** What came of it, with what others recorded of the layer between what was on the screen and this. */
 export function became(one: Waiting, answer: Answer): Sent {

@@ -17,6 +17,8 @@ export interface Waiting {
   refusal: string
   /** a picture that goes as it is; the body then only says what it is about */
   photo?: Blob
+  /** version of the page that made it; missing for those of pages that did not say it yet */
+  page?: string
   /** revision of the layer that was on the screen; 0 where that does not matter */
   seenRevision: number
 }

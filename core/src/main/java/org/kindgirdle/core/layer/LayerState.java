@@ -83,7 +83,9 @@ public record LayerState(
         NOT_SEVERED,
         NOT_POTTED,
         ALREADY_POTTED,
-        FINISHED
+        FINISHED,
+        /** it came from a page of before, and could only be kept as a remark */
+        NOT_UNDERSTOOD
     }
 
     public LayerState {

@@ -46,7 +46,8 @@ final class BackupCheck {
      * @param rows by table
      * @param problems what of it is not as it says, or as the journal says; empty if it is whole
      */
-    record Found(int format, String madeAt, int schema, SortedMap<String, Long> rows, int photos, List<String> problems) {
+    record Found(
+            int format, String madeAt, int schema, SortedMap<String, Long> rows, int photos, List<String> problems) {
 
         boolean isWhole() {
             return problems.isEmpty();
@@ -157,9 +158,9 @@ final class BackupCheck {
     static void entries(Path file, Taker taker) throws IOException {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file));
                 TarArchiveInputStream tar = new TarArchiveInputStream(GzipCompressorInputStream.builder()
-                                .setInputStream(in)
-                                .setDecompressConcatenated(true)
-                                .get())) {
+                        .setInputStream(in)
+                        .setDecompressConcatenated(true)
+                        .get())) {
             for (TarArchiveEntry entry = tar.getNextEntry(); entry != null; entry = tar.getNextEntry()) {
                 if (entry.isFile()) {
                     taker.take(entry.getName().replaceFirst("^\\./", ""), tar);

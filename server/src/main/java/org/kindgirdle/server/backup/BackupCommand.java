@@ -64,7 +64,8 @@ public final class BackupCommand {
         if (!found.isWhole()) {
             out.println("kg: " + file + " is NOT whole:");
             found.problems().stream().limit(20).forEach(problem -> out.println("    " + problem));
-            out.println("    Keep it, mend what is missing (is KG_PHOTOS the folder with the pictures?), and back up again.");
+            out.println(
+                    "    Keep it, mend what is missing (is KG_PHOTOS the folder with the pictures?), and back up again.");
             return 1;
         }
         String done = switch (name) {

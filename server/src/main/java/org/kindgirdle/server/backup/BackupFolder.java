@@ -57,7 +57,8 @@ class BackupFolder {
             return List.of();
         }
         try (Stream<Path> files = Files.list(folder)) {
-            return files.flatMap(file -> at(file).map(at -> new Made(file, at, file.toFile().length())).stream())
+            return files.flatMap(file ->
+                            at(file).map(at -> new Made(file, at, file.toFile().length())).stream())
                     .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -101,8 +102,8 @@ class BackupFolder {
     /** Runs something unless another copy of the application is at it. @return whether it ran */
     boolean alone(Runnable work) throws IOException {
         Files.createDirectories(folder);
-        try (FileChannel channel = FileChannel.open(
-                        folder.resolve(".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+        try (FileChannel channel =
+                        FileChannel.open(folder.resolve(".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
                 FileLock lock = channel.tryLock()) {
             if (lock == null) {
                 return false;

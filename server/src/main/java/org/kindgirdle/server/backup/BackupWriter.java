@@ -31,8 +31,8 @@ import tools.jackson.databind.json.JsonMapper;
 final class BackupWriter {
 
     /** What does not belong in it: who is signed in, failed tries, files on their way in. */
-    private static final List<String> LEFT_OUT = List.of(
-            "SPRING_SESSION", "SPRING_SESSION_ATTRIBUTES", "sign_in_failure", "known_device", "import_file");
+    private static final List<String> LEFT_OUT =
+            List.of("SPRING_SESSION", "SPRING_SESSION_ATTRIBUTES", "sign_in_failure", "known_device", "import_file");
 
     private static final JsonMapper JSON = new JsonMapper();
 

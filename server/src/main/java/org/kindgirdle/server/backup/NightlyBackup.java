@@ -95,7 +95,9 @@ class NightlyBackup {
         try {
             ZoneId zone = business.zone();
             Instant now = system.instant();
-            if (folder.newest().filter(made -> !made.at().isBefore(lastNight(now, zone))).isPresent()) {
+            if (folder.newest()
+                    .filter(made -> !made.at().isBefore(lastNight(now, zone)))
+                    .isPresent()) {
                 return false;
             }
             return folder.alone(() -> make(now, zone));
@@ -108,7 +110,8 @@ class NightlyBackup {
     private void make(Instant now, ZoneId zone) {
         try {
             long room = Math.max(
-                    LEAST_ROOM, folder.newest().map(made -> made.bytes() * ROOM_FOR).orElse(0L));
+                    LEAST_ROOM,
+                    folder.newest().map(made -> made.bytes() * ROOM_FOR).orElse(0L));
             if (folder.freeBytes() < room) {
                 problem = "There are only " + folder.freeBytes() / 1_000_000 + " MB left in " + folder.path()
                         + ", and a backup wants " + room / 1_000_000 + ".";

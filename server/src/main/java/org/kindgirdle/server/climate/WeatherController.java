@@ -181,10 +181,13 @@ class WeatherController {
     /** What was measured is no one grower's to change: every date of every layer rests on it. */
     private void requireOwnerToReplace(List<Overlap> overlaps) {
         if (!overlaps.isEmpty() && !person.isOwner()) {
-            throw ProblemException.forbidden(overlaps.size() == 1
-                    ? overlaps.get(0).on() + " has been measured already, with other figures. An owner can put it right."
-                    : overlaps.size() + " of these days have been measured already, with other figures. An owner can put"
-                            + " them right; leave them out to take in the others.");
+            throw ProblemException.forbidden(
+                    overlaps.size() == 1
+                            ? overlaps.get(0).on()
+                                    + " has been measured already, with other figures. An owner can put it right."
+                            : overlaps.size()
+                                    + " of these days have been measured already, with other figures. An owner can put"
+                                    + " them right; leave them out to take in the others.");
         }
     }
 

@@ -99,8 +99,10 @@ class WeatherStore {
         if (days.isEmpty()) {
             return List.of();
         }
-        LocalDate first = days.stream().map(WeatherDay::on).min(LocalDate::compareTo).orElseThrow();
-        LocalDate last = days.stream().map(WeatherDay::on).max(LocalDate::compareTo).orElseThrow();
+        LocalDate first =
+                days.stream().map(WeatherDay::on).min(LocalDate::compareTo).orElseThrow();
+        LocalDate last =
+                days.stream().map(WeatherDay::on).max(LocalDate::compareTo).orElseThrow();
         Map<LocalDate, WeatherDay> known = byDay(measured(first, last.plusDays(1)));
         return days.stream()
                 .map(day -> Optional.ofNullable(known.get(day.on())).filter(before -> !before.equals(day)))
@@ -111,8 +113,9 @@ class WeatherStore {
     /** What stood there before, and who put something else in its place. */
     private void keepTrace(LocalDate day, String by, LocalDateTime at) {
         jdbc.update(
-                "insert into weather_change (" + COLUMNS + ", source, recorded_by, recorded_at, replaced_by, replaced_at)"
-                        + " select " + COLUMNS + ", source, recorded_by, recorded_at, ?, ? from weather_day where day = ?",
+                "insert into weather_change (" + COLUMNS
+                        + ", source, recorded_by, recorded_at, replaced_by, replaced_at)" + " select " + COLUMNS
+                        + ", source, recorded_by, recorded_at, ?, ? from weather_day where day = ?",
                 by,
                 at,
                 day);

@@ -17,7 +17,6 @@ import tools.jackson.databind.cfg.CoercionInputShape;
 import tools.jackson.databind.cfg.DateTimeFeature;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.introspect.AnnotationIntrospectorPair;
-
 import tools.jackson.databind.type.LogicalType;
 
 /** JSON that takes nothing it does not know: no unknown fields, no text for a number, no number for a code. */
@@ -43,10 +42,11 @@ class JsonConfig {
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
                 .disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
                 // a number where a text belongs is a slip, too
-                .withCoercionConfig(LogicalType.Textual, config -> config.setCoercion(
-                                CoercionInputShape.Boolean, CoercionAction.Fail)
-                        .setCoercion(CoercionInputShape.Integer, CoercionAction.Fail)
-                        .setCoercion(CoercionInputShape.Float, CoercionAction.Fail))
+                .withCoercionConfig(
+                        LogicalType.Textual,
+                        config -> config.setCoercion(CoercionInputShape.Boolean, CoercionAction.Fail)
+                                .setCoercion(CoercionInputShape.Integer, CoercionAction.Fail)
+                                .setCoercion(CoercionInputShape.Float, CoercionAction.Fail))
                 .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS)
                 .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
                 .changeDefaultPropertyInclusion(value -> value.withValueInclusion(JsonInclude.Include.ALWAYS))

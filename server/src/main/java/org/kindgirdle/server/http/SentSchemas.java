@@ -63,9 +63,11 @@ final class SentSchemas {
         handlers.getHandlerMethods().forEach((info, method) -> {
             Class<?> body = body(method);
             if (body != null && info.getPathPatternsCondition() != null) {
-                info.getPathPatternsCondition().getPatternValues().forEach(path -> info.getMethodsCondition()
-                        .getMethods()
-                        .forEach(verb -> schemas.replace(operation(api, path, verb), body)));
+                info.getPathPatternsCondition()
+                        .getPatternValues()
+                        .forEach(path -> info.getMethodsCondition()
+                                .getMethods()
+                                .forEach(verb -> schemas.replace(operation(api, path, verb), body)));
             }
         });
     }
@@ -87,13 +89,14 @@ final class SentSchemas {
     private static Set<String> answered(OpenAPI api) {
         Set<String> found = new LinkedHashSet<>();
         List<String> next = new ArrayList<>();
-        api.getPaths().values().forEach(path -> path.readOperations().forEach(operation -> operation.getResponses()
+        api.getPaths()
                 .values()
-                .forEach(response -> {
-                    if (response.getContent() != null) {
-                        response.getContent().values().forEach(media -> refs(media.getSchema(), next));
-                    }
-                })));
+                .forEach(path -> path.readOperations()
+                        .forEach(operation -> operation.getResponses().values().forEach(response -> {
+                            if (response.getContent() != null) {
+                                response.getContent().values().forEach(media -> refs(media.getSchema(), next));
+                            }
+                        })));
         while (!next.isEmpty()) {
             String name = next.remove(next.size() - 1);
             if (found.add(name)) {
@@ -115,7 +118,9 @@ final class SentSchemas {
             refs(more, into);
         }
         for (Collection<?> some : Arrays.<Collection<?>>asList(
-                schema.getProperties() == null ? List.of() : schema.getProperties().values(),
+                schema.getProperties() == null
+                        ? List.of()
+                        : schema.getProperties().values(),
                 schema.getOneOf() == null ? List.of() : schema.getOneOf(),
                 schema.getAnyOf() == null ? List.of() : schema.getAnyOf(),
                 schema.getAllOf() == null ? List.of() : schema.getAllOf())) {
@@ -154,7 +159,8 @@ final class SentSchemas {
                 required.add(component.getName());
             }
         }
-        schema.setRequired(required.isEmpty() ? null : required.stream().sorted().toList());
+        schema.setRequired(
+                required.isEmpty() ? null : required.stream().sorted().toList());
         schema.setAdditionalProperties(false);
         components.put(name, schema);
         return name;
@@ -181,8 +187,7 @@ final class SentSchemas {
             }
             return schema;
         }
-        return new Schema()
-                .anyOf(List.of(schema, new Schema().types(new LinkedHashSet<>(List.of("null")))));
+        return new Schema().anyOf(List.of(schema, new Schema().types(new LinkedHashSet<>(List.of("null")))));
     }
 
     private Schema schema(AnnotatedType annotated, String name) {
@@ -211,7 +216,8 @@ final class SentSchemas {
         schema.setAdditionalProperties(values);
         if (of[0].getType() instanceof Class<?> key && key.isEnum()) {
             Schema names = new Schema();
-            names.setEnum(Arrays.stream(key.getEnumConstants()).map(String::valueOf).toList());
+            names.setEnum(
+                    Arrays.stream(key.getEnumConstants()).map(String::valueOf).toList());
             schema.setPropertyNames(names);
         }
         return schema;
@@ -234,7 +240,8 @@ final class SentSchemas {
         }
         if (type.isEnum()) {
             Schema schema = types("string");
-            schema.setEnum(Arrays.stream(type.getEnumConstants()).map(String::valueOf).toList());
+            schema.setEnum(
+                    Arrays.stream(type.getEnumConstants()).map(String::valueOf).toList());
             return schema;
         }
         if (type == boolean.class || type == Boolean.class) {

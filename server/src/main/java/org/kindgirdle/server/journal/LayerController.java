@@ -1,9 +1,11 @@
 package org.kindgirdle.server.journal;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.command.CommandLedger;
 import org.kindgirdle.server.problem.ProblemException;
@@ -102,15 +104,26 @@ class LayerController {
         return commands.once(id, "records", records, ManyRecords.ManyRecorded.class, () -> many.append(id, records));
     }
 
+    /**
+     * @param page version of an older page that made the record, which waited on a device since: what that page could
+     *     not know is not held against it, and what can't be read at all is kept as a remark
+     */
     @PostMapping("/layers/{code}/records")
     @ResponseStatus(HttpStatus.CREATED)
     RecordAnswer add(
-            @PathVariable String code, @RequestHeader("Command-Id") UUID id, @Valid @RequestBody RecordRequest record) {
+            @PathVariable String code,
+            @RequestHeader("Command-Id") UUID id,
+            @RequestHeader(name = "Made-By-Page", required = false) @Nullable @Size(max = 20) String page,
+            @Valid @RequestBody RecordRequest record) {
         if (record.kind() == RecordKind.SET) {
             throw ProblemException.invalid("kind", "SET", "any other kind", "Layers are set in batches.");
         }
         Recorded recorded = commands.once(
-                id, "record " + code(code), record, Recorded.class, () -> journal.append(code(code), id, record));
+                id,
+                "record " + code(code),
+                record,
+                Recorded.class,
+                () -> journal.append(code(code), id, record, page != null));
         return new RecordAnswer(recorded, pages.page(code(code)));
     }
 

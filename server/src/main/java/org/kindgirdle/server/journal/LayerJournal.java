@@ -126,9 +126,28 @@ public class LayerJournal {
         return rows.stream().map(layer -> layer.code).toList();
     }
 
-    /** Appends one record to a layer's journal. */
+    /**
+     * Appends one record to a layer's journal.
+     *
+     * @param isOfOldPage whether an older page made it, and it has waited since: then nothing of it is lost, if it can
+     *     be read as a record or not
+     */
     @Transactional
-    Recorded append(String code, UUID uuid, RecordRequest request) {
+    Recorded append(String code, UUID uuid, RecordRequest request, boolean isOfOldPage) {
+        if (isOfOldPage) {
+            RecordCodec.OfOldPage read = codec.readOfOldPage(request.kind(), request.details());
+            String note = request.note() == null ? "" : request.note();
+            Recorded recorded = append(
+                    code,
+                    uuid,
+                    read.what(),
+                    request.occurredAt() == null ? clock.now() : request.occurredAt(),
+                    read.isRead() ? request.corrects() : null,
+                    String.join(" ", note, read.remark()).strip());
+            return read.isRead()
+                    ? recorded
+                    : new Recorded(recorded.id(), recorded.revision(), LayerState.Reason.NOT_UNDERSTOOD);
+        }
         return append(
                 code,
                 uuid,

@@ -114,7 +114,10 @@ public final class NurserySnapshot {
                 " ",
                 "site:" + site.version(),
                 "place:" + place.id() + "/" + place.version(),
-                "stands:" + (layer.standsAt == null ? "-" : layer.standsAt + "/" + place(layer.standsAt).version()),
+                "stands:"
+                        + (layer.standsAt == null
+                                ? "-"
+                                : layer.standsAt + "/" + place(layer.standsAt).version()),
                 "mother:" + mother.speciesCode() + "/" + mother.vigour() + "/" + mother.rootRun(),
                 "profile:" + species(mother.speciesCode()).profileNumber(),
                 "rules:" + rulesNumber(),

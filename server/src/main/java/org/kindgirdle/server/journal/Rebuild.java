@@ -139,7 +139,8 @@ public class Rebuild {
                 key -> day.at(
                         Map.entry(key.rules(), master.rules(key.rules())),
                         // a species is another one where its mother was relabelled: then its own profile counts
-                        master.species(species, Math.min(
-                                key.profile(), day.species(species).profileNumber()))));
+                        master.species(
+                                species,
+                                Math.min(key.profile(), day.species(species).profileNumber()))));
     }
 }

@@ -9,6 +9,7 @@ import org.kindgirdle.server.problem.Readable;
 import org.kindgirdle.server.problem.Violation;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -49,6 +50,34 @@ class RecordCodec {
             }
         }
         return read;
+    }
+
+    /**
+     * A record of an older page.
+     *
+     * @param remark what of it could not be taken, as it was sent; empty if all was
+     * @param isRead whether it is the record that was meant, and no mere remark
+     */
+    record OfOldPage(LayerRecord what, String remark, boolean isRead) {}
+
+    /** Takes what can be taken of it, and says the rest in words: nothing that waited on a device is lost. */
+    OfOldPage readOfOldPage(RecordKind kind, JsonNode details) {
+        try {
+            return new OfOldPage(readSent(kind, details), "", true);
+        } catch (ProblemException strict) {
+            try {
+                LayerRecord read = json.rebuild()
+                        .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                        .build()
+                        .treeToValue(details, kind.type());
+                return new OfOldPage(read, "(An older page sent: " + details + ")", true);
+            } catch (JacksonException unreadable) {
+                return new OfOldPage(
+                        new LayerRecord.Noted(),
+                        "(An older page sent a " + kind + " that can't be read: " + details + ")",
+                        false);
+            }
+        }
     }
 
     String write(Object value) {

@@ -61,8 +61,7 @@ class Unreadable {
     }
 
     private @Nullable String record(long id) {
-        for (Tuple event :
-                tuples("select uuid, kind, details from layer_event where layer_id = :id order by id", id)) {
+        for (Tuple event : tuples("select uuid, kind, details from layer_event where layer_id = :id order by id", id)) {
             String kind = String.valueOf(event.get("kind"));
             if (!names(RecordKind.class).contains(kind)) {
                 return "the column kind of its record " + event.get("uuid") + " says '" + kind + "'.";
@@ -71,7 +70,10 @@ class Unreadable {
                 codec.read(RecordKind.valueOf(kind), codec.tree(String.valueOf(event.get("details"))));
             } catch (RuntimeException unreadable) {
                 return "the column details of its record " + event.get("uuid") + " (" + kind + ") can't be read: "
-                        + String.valueOf(unreadable.getMessage()).lines().findFirst().orElse("");
+                        + String.valueOf(unreadable.getMessage())
+                                .lines()
+                                .findFirst()
+                                .orElse("");
             }
         }
         return null;

@@ -14,7 +14,8 @@ final class PlainPng extends InputStream {
     private static final int CHECK_BYTES = 4;
 
     /** IHDR, PLTE, tRNS, IDAT, IEND. */
-    private static final Set<Integer> OF_THE_PICTURE = Set.of(0x49484452, 0x504C5445, 0x74524E53, 0x49444154, 0x49454E44);
+    private static final Set<Integer> OF_THE_PICTURE =
+            Set.of(0x49484452, 0x504C5445, 0x74524E53, 0x49444154, 0x49454E44);
 
     private final DataInputStream in;
     private ByteBuffer head;

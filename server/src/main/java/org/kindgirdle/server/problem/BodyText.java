@@ -40,8 +40,7 @@ class BodyText extends RequestBodyAdviceAdapter {
     }
 
     @Override
-    public boolean supports(
-            MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
+    public boolean supports(MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
         return true;
     }
 
@@ -100,7 +99,8 @@ class BodyText extends RequestBodyAdviceAdapter {
         path.clear();
         for (var at = parser.streamReadContext(); at != null; at = at.getParent()) {
             if (at.inObject() && at.currentName() != null) {
-                path.addFirst(path.isEmpty() || path.peekFirst().startsWith("[") ? at.currentName() : at.currentName() + ".");
+                path.addFirst(
+                        path.isEmpty() || path.peekFirst().startsWith("[") ? at.currentName() : at.currentName() + ".");
             } else if (at.inArray()) {
                 path.addFirst("[" + at.getCurrentIndex() + "]" + (path.isEmpty() ? "" : "."));
             }
@@ -113,7 +113,9 @@ class BodyText extends RequestBodyAdviceAdapter {
             return new Violation(
                     where,
                     Unseen.shown(text),
-                    LINES.contains(field) ? "text without control characters" : "one line of text without control characters",
+                    LINES.contains(field)
+                            ? "text without control characters"
+                            : "one line of text without control characters",
                     "There are signs in it that nobody sees. Type it anew.");
         }
         return LINES.contains(field) ? null : SaneDay.wrong(where, text);

@@ -57,13 +57,18 @@ final class Hardship {
                     || one instanceof SQLRecoverableException
                     || one instanceof JDBCConnectionException
                     || one instanceof DataAccessResourceFailureException) {
-                return detail(
-                        HttpStatus.SERVICE_UNAVAILABLE,
-                        "The database can't be reached",
-                        "What you typed is still here. Try again in a moment: it is not written twice.");
+                return away();
             }
         }
         return null;
+    }
+
+    /** A commit may have gone through before the line broke; the command's id makes it safe to send again. */
+    static ProblemDetail away() {
+        return detail(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "The database can't be reached",
+                "What you typed is still here. Try again in a moment: it is not written twice.");
     }
 
     private static boolean isDisk(IOException failure) {
@@ -72,7 +77,8 @@ final class Hardship {
                 || said.contains("No space left")
                 || said.contains("Disk quota")
                 || said.contains("Read-only file system")
-                || failure instanceof FileSystemException file && String.valueOf(file.getReason()).contains("No space");
+                || failure instanceof FileSystemException file
+                        && String.valueOf(file.getReason()).contains("No space");
     }
 
     private static ProblemDetail detail(HttpStatus status, String title, String text) {

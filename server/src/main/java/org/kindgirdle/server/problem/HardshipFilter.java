@@ -28,8 +28,11 @@ class HardshipFilter extends OncePerRequestFilter {
 
     private final JsonMapper json;
 
-    HardshipFilter(JsonMapper json) {
+    private final DatabaseWatch database;
+
+    HardshipFilter(JsonMapper json, DatabaseWatch database) {
         this.json = json;
+        this.database = database;
     }
 
     private static final ProblemDetail UNDECODABLE = ProblemAdvice.detail(
@@ -51,6 +54,11 @@ class HardshipFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
+        if (database.isAway() && request.getRequestURI().startsWith("/api/")) {
+            // nobody waits for what is known not to be there: a page then shows at once what its device knows
+            write(response, Hardship.away());
+            return;
+        }
         try {
             chain.doFilter(request, response);
         } catch (ServletException | RuntimeException failure) {
@@ -60,10 +68,14 @@ class HardshipFilter extends OncePerRequestFilter {
             }
             LOG.warn("{}: {}", known.getTitle(), failure.getMessage());
             response.reset();
-            response.setStatus(known.getStatus());
-            response.setHeader(HttpHeaders.RETRY_AFTER, Integer.toString(Hardship.AGAIN_SECONDS));
-            response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-            json.writeValue(response.getOutputStream(), known);
+            write(response, known);
         }
+    }
+
+    private void write(HttpServletResponse response, ProblemDetail known) throws IOException {
+        response.setStatus(known.getStatus());
+        response.setHeader(HttpHeaders.RETRY_AFTER, Integer.toString(Hardship.AGAIN_SECONDS));
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        json.writeValue(response.getOutputStream(), known);
     }
 }

@@ -8,8 +8,7 @@ public final class Readable {
     /** @param under the field whose value was read by itself */
     public static Violation violation(String under, Exception refused) {
         Violation inner = ProblemAdvice.unreadable(refused);
-        return new Violation(
-                ProblemAdvice.join(under, inner.field()), inner.value(), inner.allowed(), inner.message());
+        return new Violation(ProblemAdvice.join(under, inner.field()), inner.value(), inner.allowed(), inner.message());
     }
 
     /** @param refused the way in which reading failed */

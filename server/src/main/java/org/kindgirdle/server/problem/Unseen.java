@@ -9,15 +9,14 @@ public final class Unseen {
 
     /** @param lines whether line ends and tabs may stand in it */
     public static boolean in(String text, boolean lines) {
-        return text.codePoints().anyMatch(sign -> isUnseen(sign) && !(lines && (sign == '\n' || sign == '\r' || sign == '\t')));
+        return text.codePoints()
+                .anyMatch(sign -> isUnseen(sign) && !(lines && (sign == '\n' || sign == '\r' || sign == '\t')));
     }
 
     /** With a box for each of them. */
     public static String shown(String text) {
         StringBuilder shown = new StringBuilder();
-        text.codePoints()
-                .limit(SHOWN)
-                .forEach(sign -> shown.appendCodePoint(isUnseen(sign) ? 0x25A1 : sign));
+        text.codePoints().limit(SHOWN).forEach(sign -> shown.appendCodePoint(isUnseen(sign) ? 0x25A1 : sign));
         return shown.toString();
     }
 

@@ -52,8 +52,8 @@ class KnownDevices {
     public void remember(long personId, HttpServletRequest request, HttpServletResponse response) {
         String token = cookie(request).orElseGet(Secrets::token);
         String hash = Secrets.hash(token);
-        KnownDevice device = devices.findByPersonIdAndTokenHash(personId, hash)
-                .orElseGet(() -> new KnownDevice(personId, hash));
+        KnownDevice device =
+                devices.findByPersonIdAndTokenHash(personId, hash).orElseGet(() -> new KnownDevice(personId, hash));
         device.lastUsed = system.instant().truncatedTo(ChronoUnit.MICROS);
         devices.save(device);
         devices.deleteByLastUsedBefore(device.lastUsed.minus(LIVES));

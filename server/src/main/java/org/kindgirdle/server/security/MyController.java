@@ -54,7 +54,9 @@ class MyController {
     /** @param current the password of now */
     record OwnPasswordRequest(
             @NotBlank @Size(max = 200) String current,
-            @NotBlank @Size(min = PasswordRule.LEAST, max = PasswordRule.MOST) String password) {}
+
+            @NotBlank @Size(min = PasswordRule.LEAST, max = PasswordRule.MOST)
+            String password) {}
 
     record ConfirmationRequest(@NotBlank @Size(max = 200) String password) {}
 
@@ -68,7 +70,8 @@ class MyController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void password(@Valid @RequestBody OwnPasswordRequest body, HttpServletRequest request) {
         requirePassword("current", body.current(), request);
-        people.changePassword(current.id(), body.password(), request.getSession().getId());
+        people.changePassword(
+                current.id(), body.password(), request.getSession().getId());
     }
 
     /** The password once more, before what can shut others out or replace everything. It holds for some minutes. */

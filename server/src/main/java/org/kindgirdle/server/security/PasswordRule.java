@@ -54,12 +54,12 @@ class PasswordRule {
         String plain = password.toLowerCase(Locale.ROOT);
         String stem = plain.replaceAll("^[\\d\\W_]+|[\\d\\W_]+$", "");
         if (common.contains(digest(plain)) || common.contains(digest(stem))) {
-            throw refused(field, "none that many people have", "is one that many people have. Take three or four words.");
+            throw refused(
+                    field, "none that many people have", "is one that many people have. Take three or four words.");
         }
         if (plain.contains(name.toLowerCase(Locale.ROOT)) && plain.length() < name.length() + LEAST - 2
                 || plain.codePoints().distinct().count() < 5) {
-            throw refused(
-                    field, "none that is guessed at once", "is guessed at once. Take three or four words.");
+            throw refused(field, "none that is guessed at once", "is guessed at once. Take three or four words.");
         }
     }
 
@@ -68,7 +68,6 @@ class PasswordRule {
     }
 
     private static ProblemException refused(String field, String allowed, String message) {
-        return ProblemException.invalid(
-                List.of(new Violation(field, null, allowed, message)));
+        return ProblemException.invalid(List.of(new Violation(field, null, allowed, message)));
     }
 }

@@ -51,7 +51,13 @@ public class People {
      * @param disabledAt since when the person signs in no more; null for whoever does
      */
     public record PersonView(
-            long id, String name, String fullName, Role role, Units units, @Nullable Instant disabledAt, long version) {}
+            long id,
+            String name,
+            String fullName,
+            Role role,
+            Units units,
+            @Nullable Instant disabledAt,
+            long version) {}
 
     /** What an owner changes of somebody. @param disabled whether the person signs in no more */
     record PersonEdit(String fullName, Role role, boolean disabled, long version) {}
@@ -179,7 +185,8 @@ public class People {
     }
 
     static SignedIn toSignedIn(Person person) {
-        return new SignedIn(view(person).id(), person.name, person.passwordHash, person.role, person.disabledAt == null);
+        return new SignedIn(
+                view(person).id(), person.name, person.passwordHash, person.role, person.disabledAt == null);
     }
 
     private String encode(String password) {
@@ -190,6 +197,7 @@ public class People {
         if (person.id == null) {
             throw new IllegalStateException("a person without an id");
         }
-        return new PersonView(person.id, person.name, person.fullName, person.role, person.units, person.disabledAt, person.version);
+        return new PersonView(
+                person.id, person.name, person.fullName, person.role, person.units, person.disabledAt, person.version);
     }
 }

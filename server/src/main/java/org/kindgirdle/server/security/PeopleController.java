@@ -52,9 +52,7 @@ class PeopleController {
     People.PersonView change(@PathVariable long id, @Valid @RequestBody PersonChangeRequest body) {
         confirmation.require();
         return people.change(
-                id,
-                new People.PersonEdit(body.fullName(), body.role(), body.disabled(), body.version()),
-                current.id());
+                id, new People.PersonEdit(body.fullName(), body.role(), body.disabled(), body.version()), current.id());
     }
 
     /** For a newcomer who came with a file, and for whoever has forgotten theirs. */

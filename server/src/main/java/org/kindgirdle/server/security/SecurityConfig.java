@@ -55,8 +55,7 @@ class SecurityConfig {
     /** Where nothing is served, as when projections are made anew, there is nothing to guard. */
     @Bean
     @ConditionalOnWebApplication
-    SecurityFilterChain chain(
-            HttpSecurity http, SecurityContextRepository contexts, CookieNames names, SecurityLog log)
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, CookieNames names, SecurityLog log)
             throws Exception {
         CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
         tokens.setCookieName(names.token());
@@ -100,7 +99,11 @@ class SecurityConfig {
                                 write(response, 403, "Not allowed", NO_TOKEN);
                             } else {
                                 noteRefusal(log, request);
-                                write(response, 403, "Not allowed", "Your role does not allow this. Ask an owner of the nursery.");
+                                write(
+                                        response,
+                                        403,
+                                        "Not allowed",
+                                        "Your role does not allow this. Ask an owner of the nursery.");
                             }
                         }))
                 .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
@@ -127,8 +130,7 @@ class SecurityConfig {
         }
     }
 
-    static void write(HttpServletResponse response, int status, String title, String detail)
-            throws IOException {
+    static void write(HttpServletResponse response, int status, String title, String detail) throws IOException {
         response.setStatus(status);
         response.setContentType("application/problem+json");
         response.setCharacterEncoding("UTF-8");

@@ -33,8 +33,7 @@ public class SecurityLog {
     /** In a transaction of its own: what was refused is written down though nothing else is. */
     @Transactional(propagation = Propagation.REQUIRES_NEW)
     public void record(SecurityEventKind kind, String name, String detail) {
-        events.save(new SecurityEvent(
-                system.instant().truncatedTo(ChronoUnit.MICROS), kind, name, address(), detail));
+        events.save(new SecurityEvent(system.instant().truncatedTo(ChronoUnit.MICROS), kind, name, address(), detail));
     }
 
     @Transactional(readOnly = true)

@@ -63,7 +63,8 @@ class SignInThrottle {
         Instant free = newestFirst.get(most).plus(MEMORY);
         long seconds = Math.max(1, Duration.between(system.instant(), free).toSeconds() + 1);
         throw ProblemException.tooMany(
-                "There were too many failed tries to sign in. Wait " + (seconds + 59) / 60 + " minutes, then try again.",
+                "There were too many failed tries to sign in. Wait " + (seconds + 59) / 60
+                        + " minutes, then try again.",
                 (int) seconds);
     }
 

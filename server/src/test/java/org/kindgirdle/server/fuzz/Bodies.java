@@ -17,9 +17,34 @@ final class Bodies {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
     private static final List<String> AWKWARD = List.of(
-            "", " ", "0", "-1", "NaN", "true", "2026-02-30", "9999-12-31", "0001-01-01", "+99999-01-01", "\u0000",
-            "a\u0007b", "\u202Etxt", "１２", "３/4 in", "=1+1", "{{x}}", "{}", "${jndi}", "' or 1=1 --",
-            "<script>alert(1)</script>", "../../etc/passwd", "\uD83C\uDF31", "桑の木", "1e-320", "1e400", "mm", "3/0 in");
+            "",
+            " ",
+            "0",
+            "-1",
+            "NaN",
+            "true",
+            "2026-02-30",
+            "9999-12-31",
+            "0001-01-01",
+            "+99999-01-01",
+            "\u0000",
+            "a\u0007b",
+            "\u202Etxt",
+            "１２",
+            "３/4 in",
+            "=1+1",
+            "{{x}}",
+            "{}",
+            "${jndi}",
+            "' or 1=1 --",
+            "<script>alert(1)</script>",
+            "../../etc/passwd",
+            "\uD83C\uDF31",
+            "桑の木",
+            "1e-320",
+            "1e400",
+            "mm",
+            "3/0 in");
 
     private static final List<String> NUMBERS = List.of(
             "-1", "0", "1e-320", "1e308", "99999999999", "-99999999999999999999", "2147483648", "0.1", "-0.0", "1e400");
@@ -76,7 +101,8 @@ final class Bodies {
 
     private ObjectNode object(JsonNode of, int depth) {
         ObjectNode made = NODES.objectNode();
-        List<String> required = of.path("required").valueStream().map(JsonNode::asString).toList();
+        List<String> required =
+                of.path("required").valueStream().map(JsonNode::asString).toList();
         of.path("properties").propertyStream().forEach(property -> {
             if (required.contains(property.getKey()) || depth < 6 && random.nextInt(3) > 0) {
                 made.set(property.getKey(), valid(property.getValue(), property.getKey(), depth + 1));
@@ -84,9 +110,12 @@ final class Bodies {
         });
         JsonNode more = of.path("additionalProperties");
         if (more.isObject()) {
-            List<JsonNode> names = of.path("propertyNames").path("enum").valueStream().toList();
+            List<JsonNode> names =
+                    of.path("propertyNames").path("enum").valueStream().toList();
             for (int i = random.nextInt(3); i > 0; i--) {
-                String key = names.isEmpty() ? "k" + i : names.get(random.nextInt(names.size())).asString();
+                String key = names.isEmpty()
+                        ? "k" + i
+                        : names.get(random.nextInt(names.size())).asString();
                 made.set(key, valid(more, "", depth + 1));
             }
         }
@@ -125,12 +154,13 @@ final class Bodies {
         if (!some.isEmpty() && random.nextInt(5) > 0) {
             return NODES.stringNode(some.get(random.nextInt(some.size())));
         }
-        return NODES.stringNode(switch (of.path("format").asString("")) {
-            case "date" -> String.format("2026-%02d-%02d", 1 + random.nextInt(12), 1 + random.nextInt(28));
-            case "date-time" -> String.format("2026-07-%02dT09:30:00Z", 1 + random.nextInt(9));
-            case "uuid" -> new UUID(random.nextLong(), random.nextLong()).toString();
-            default -> plain(of);
-        });
+        return NODES.stringNode(
+                switch (of.path("format").asString("")) {
+                    case "date" -> String.format("2026-%02d-%02d", 1 + random.nextInt(12), 1 + random.nextInt(28));
+                    case "date-time" -> String.format("2026-07-%02dT09:30:00Z", 1 + random.nextInt(9));
+                    case "uuid" -> new UUID(random.nextLong(), random.nextLong()).toString();
+                    default -> plain(of);
+                });
     }
 
     private String plain(JsonNode of) {

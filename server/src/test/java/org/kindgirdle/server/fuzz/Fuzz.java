@@ -134,7 +134,11 @@ public final class Fuzz {
         JsonNode described = document.path("paths").path(template).path(method.toLowerCase(Locale.ROOT));
         boolean isSpoiltAddress = random.nextInt(10) == 0;
         String path = path(template, described, isSpoiltAddress);
-        JsonNode schema = described.path("requestBody").path("content").path("application/json").path("schema");
+        JsonNode schema = described
+                .path("requestBody")
+                .path("content")
+                .path("application/json")
+                .path("schema");
         String body = null;
         boolean isForbidden = false;
         if (!schema.isMissingNode()) {
@@ -146,8 +150,8 @@ public final class Fuzz {
             body = garbage();
         }
         Client client = as(rank);
-        Client.Answer answer =
-                client.send(method, path, new UUID(random.nextLong(), random.nextLong()), body, random.nextInt(40) != 0);
+        Client.Answer answer = client.send(
+                method, path, new UUID(random.nextLong(), random.nextLong()), body, random.nextInt(40) != 0);
         judge(operation, rank, path, body, isForbidden, answer);
         if (answer.status() == 401 && rank != Rank.ANYONE) {
             people.remove(rank);
@@ -155,7 +159,12 @@ public final class Fuzz {
     }
 
     private void judge(
-            String operation, Rank rank, String path, @Nullable String body, boolean isForbidden, Client.Answer answer) {
+            String operation,
+            Rank rank,
+            String path,
+            @Nullable String body,
+            boolean isForbidden,
+            Client.Answer answer) {
         statuses.merge(Integer.toString(answer.status()), 1, Integer::sum);
         String what = null;
         boolean isTaken = answer.status() < 400;
@@ -173,7 +182,9 @@ public final class Fuzz {
         if (what != null) {
             failures.add(operation.split(" ")[0] + " " + path + " as " + rank + " " + what + "; sent: "
                     + (body == null ? "nothing" : body.substring(0, Math.min(600, body.length()))) + "; answer: "
-                    + answer.body().toString().substring(0, Math.min(300, answer.body().toString().length())));
+                    + answer.body()
+                            .toString()
+                            .substring(0, Math.min(300, answer.body().toString().length())));
         }
     }
 
@@ -211,7 +222,10 @@ public final class Fuzz {
                 String value = random.nextInt(6) == 0
                         ? bodies.awkwardText()
                         : flat(bodies.valid(parameter.path("schema"), name.equals("codes") ? "layer" : name, 0));
-                query.append(query.isEmpty() ? '?' : '&').append(name).append('=').append(encoded(value));
+                query.append(query.isEmpty() ? '?' : '&')
+                        .append(name)
+                        .append('=')
+                        .append(encoded(value));
             }
         });
         if (isSpoilt && random.nextInt(3) == 0) {
@@ -249,7 +263,8 @@ public final class Fuzz {
     }
 
     private static String encoded(String text) {
-        return URLEncoder.encode(text.isEmpty() ? "-" : text, StandardCharsets.UTF_8).replace("+", "%20");
+        return URLEncoder.encode(text.isEmpty() ? "-" : text, StandardCharsets.UTF_8)
+                .replace("+", "%20");
     }
 
     private String garbage() {

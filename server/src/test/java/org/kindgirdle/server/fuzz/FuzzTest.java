@@ -24,11 +24,12 @@ class FuzzTest {
                             new JsonMapper().readTree(Path.of("../docs/openapi.json")),
                             SEED,
                             Map.of(
-                                    Rank.ANYONE, () -> {
-                                        var stranger = nursery.anonymous();
-                                        stranger.get("/api/v1/session");
-                                        return stranger;
-                                    },
+                                    Rank.ANYONE,
+                                            () -> {
+                                                var stranger = nursery.anonymous();
+                                                stranger.get("/api/v1/session");
+                                                return stranger;
+                                            },
                                     Rank.VIEWER, () -> nursery.again("vesper"),
                                     Rank.GROWER, () -> nursery.again("gale"),
                                     Rank.OWNER, () -> nursery.again("odile")))

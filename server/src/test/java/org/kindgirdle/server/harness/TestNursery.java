@@ -326,7 +326,8 @@ public final class TestNursery implements AutoCloseable {
     }
 
     private Client person(String name, String fullName, String role) {
-        owner.confirmed(PASSWORD).post("/api/v1/people", Map.of("name", name, "fullName", fullName, "password", PASSWORD, "role", role))
+        owner.confirmed(PASSWORD)
+                .post("/api/v1/people", Map.of("name", name, "fullName", fullName, "password", PASSWORD, "role", role))
                 .expect(201);
         return again(name);
     }

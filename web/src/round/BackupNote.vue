@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, type Schemas } from '@/shared/api/client'
+import { backupAge, HOUR_MS } from './backupAge'
+
+/** How old the newest backup is, for owners; loud when it is too old or not whole. */
+const { t } = useI18n()
+const { data } = useQuery({
+  queryKey: ['backups'],
+  queryFn: () => api<Schemas['BackupsView']>('GET', '/backups'),
+  staleTime: HOUR_MS / 4,
+})
+const age = computed(() => (data.value?.newestAt ? backupAge(data.value.newestAt, Date.now()) : null))
+const words = computed(() => {
+  const told = data.value
+  if (!told) return ''
+  if (told.problem) return t('backups.wrong', { problem: told.problem })
+  if (!age.value) return t('backups.none', { folder: told.folder })
+  if (!age.value.isFresh) {
+    const old =
+      age.value.days > 1 ? t('backups.days', age.value.days) : t('backups.hoursOld', age.value.hours)
+    return t('backups.old', { age: old })
+  }
+  return t('backups.fresh', { age: t('backups.hours', age.value.hours), count: told.count })
+})
+const isLoud = computed(() => Boolean(data.value?.problem) || (age.value !== null && !age.value.isFresh))
+</script>
+
+<template>
+  <p
+    v-if="data?.nightly"
+    data-testid="backup-note"
+    :role="isLoud ? 'alert' : undefined"
+    :class="isLoud ? 'mb-3 border-l-4 border-rust bg-rust-pale p-3' : 'mb-2 text-sm text-muted'"
+  >
+    {{ words }}
+  </p>
+</template>
