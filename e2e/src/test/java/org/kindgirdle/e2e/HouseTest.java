@@ -174,12 +174,38 @@ class HouseTest {
             owner.field("First password").fill(Visit.PASSWORD);
             assertThat(owner.axe()).isEmpty();
             owner.button("Add them").click();
+            // nothing typed is lost while the password is asked for once more
+            assertThat(owner.see("confirm-password")).isVisible();
+            assertThat(owner.axe()).isEmpty();
+            owner.see("confirm-password").getByLabel("Password").fill("not the password");
+            owner.button("Go on").click();
+            assertThat(owner.page().getByText("That is not your password")).isVisible();
+            owner.confirmPassword();
             assertThat(owner.page().getByText("signs in as tamsin")).isVisible();
 
             newcomer.signedInAs("tamsin").openLayer("CDT-PA");
             assertThat(newcomer.see("keep-look")).isVisible();
             newcomer.open("/house");
             assertThat(newcomer.button("Add a person")).hasCount(0);
+
+            // she changes her own password, sees where she is signed in, and leaves
+            newcomer.open("/me");
+            newcomer.field("Password of now").fill(Visit.PASSWORD);
+            newcomer.field("New password").fill("three plain words");
+            newcomer.button("Change it").click();
+            assertThat(newcomer.see("toast").last()).containsText("Your password is changed");
+            assertThat(newcomer.see("sessions")).containsText("this one");
+            assertThat(newcomer.axe()).isEmpty();
+            owner.button("Change Tamsin Weir").click();
+            owner.see("has-left").check();
+            owner.button("Save").click();
+            assertThat(owner.page().getByText("signs in no more, since")).isVisible();
+            newcomer.open("/stock");
+            assertThat(newcomer.button("Sign in")).isVisible();
+            owner.page().getByText("Who did what").click();
+            assertThat(owner.see("security-log")).containsText("person left");
+            assertThat(owner.see("security-log")).containsText("own password changed");
+            assertThat(owner.axe()).isEmpty();
         }
     }
 

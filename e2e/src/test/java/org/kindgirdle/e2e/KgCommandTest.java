@@ -16,6 +16,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.kindgirdle.e2e.harness.Kg;
+import org.kindgirdle.e2e.harness.RunningApplication;
 import org.kindgirdle.e2e.harness.Visit;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.MariaDbServer;
@@ -45,7 +46,10 @@ class KgCommandTest {
                     .isEqualTo("rw-------");
 
             assertThat(kg.run("rebuild").expectSuccess().said()).contains("0 rows changed");
-            kg.run("backup", backup.toString()).expectSuccess();
+            assertThat(kg.run("backup", backup.toString()).expectSuccess().said())
+                    .contains("Written and read again");
+            assertThat(kg.run("verify", backup.toString()).expectSuccess().said())
+                    .contains("Whole");
             assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(backup)))
                     .isEqualTo("rw-------");
             place(owner, "Low tunnel");
@@ -56,7 +60,11 @@ class KgCommandTest {
             // a file that is no backup changes nothing, and neither does a damaged one
             Path other = Files.writeString(folder.resolve("letter.txt"), "no backup");
             assertThat(kg.run("restore", other.toString()).said()).contains("no backup of Kind Girdle");
-            assertThat(kg.run("restore", damaged(backup).toString()).said()).contains("damaged", "Nothing was changed");
+            Path trace = folder.resolve("was-run");
+            assertThat(kg.run("restore", damaged(backup, "\\! touch " + trace).toString())
+                            .said())
+                    .contains("nothing that a dump has", "nothing was changed");
+            assertThat(trace).doesNotExist();
             kg.run("start").expectSuccess();
             assertThat(places(owner)).containsExactly("North field", "Low tunnel");
             kg.run("stop").expectSuccess();
@@ -79,7 +87,7 @@ class KgCommandTest {
         try (Kg kg = new Kg(data, port)) {
             Client owner = owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
             place(owner, "North field");
-            for (String pid : List.of("application.pid", "db.pid")) {
+            for (String pid : List.of("supervisor.pid", "application.pid", "db.pid")) {
                 kg.run(List.of(
                         "kill",
                         "-9",
@@ -207,6 +215,106 @@ class KgCommandTest {
     }
 
     @Test
+    void whatEndsIsStartedAgainAndSaidUntilItIs() throws Exception {
+        Path data = folder.resolve("data");
+        try (Kg kg = new Kg(data, port)) {
+            Client owner = owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
+            place(owner, "North field");
+            // the watch is stopped, so that there is time to see what is said
+            kill("STOP", data.resolve("run/supervisor.pid"));
+            kill("KILL", data.resolve("run/db.pid"));
+            assertThat(kg.run("status").expectSuccess().said())
+                    .contains("NOT WELL", "the database is not running", "./kg start mends it");
+            assertThat(new Client(base).get("/actuator/health/readiness").status())
+                    .isEqualTo(503);
+            long asked = System.nanoTime();
+            assertThat(new Client(base).get("/api/v1/session").status()).isEqualTo(503);
+            assertThat(System.nanoTime() - asked).as("nobody waits for it").isLessThan(4_000_000_000L);
+            kill("CONT", data.resolve("run/supervisor.pid"));
+            assertThat(kg.run("start").expectSuccess().said()).containsAnyOf("runs again at", "runs already");
+            assertThat(places(owner)).containsExactly("North field");
+
+            kill("KILL", data.resolve("run/application.pid"));
+            assertThat(kg.run("start").expectSuccess().said()).contains("mending", "runs again at " + base);
+            assertThat(places(owner)).containsExactly("North field");
+
+            // what watches is killed itself: the nursery goes on, and the next start watches again
+            kill("KILL", data.resolve("run/supervisor.pid"));
+            assertThat(places(owner)).containsExactly("North field");
+            assertThat(kg.run("start").expectSuccess().said()).contains("runs at " + base);
+            kill("KILL", data.resolve("run/application.pid"));
+            assertThat(kg.run("start").expectSuccess().said()).contains("runs again at " + base);
+        }
+    }
+
+    private static void kill(String signal, Path pidFile) throws Exception {
+        String pid = Files.readString(pidFile).strip();
+        new ProcessBuilder("kill", "-" + signal, pid).start().waitFor();
+        while (signal.equals("KILL") && ProcessHandle.of(Long.parseLong(pid)).isPresent()) {
+            Thread.sleep(50);
+        }
+    }
+
+    @Test
+    void aNewVersionIsTakenWithABackupAndTheOneBeforeComesBackWhenItFails() throws IOException {
+        Path data = folder.resolve("data");
+        try (Kg kg = new Kg(data, port)) {
+            Client owner = owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
+            place(owner, "North field");
+            assertThat(kg.run("update").expectSuccess().said()).contains("has this version already");
+
+            // the same application under another number stands for the next version
+            Path next = folder.resolve("next");
+            kg.run(List.of("cp", "-a", kg.application().toString(), next.toString()))
+                    .expectSuccess();
+            Files.writeString(next.resolve("stamp"), "4711");
+            kg.with("KG_APP", next.toString());
+            assertThat(kg.run("start").expectSuccess().said()).contains("./kg update takes it");
+            String said = kg.run("update").expectSuccess().said();
+            assertThat(said).contains("Written and read again", "Everything is there", "Updated to");
+            assertThat(places(owner)).containsExactly("North field");
+
+            // one that does not come up
+            Path broken = folder.resolve("broken");
+            kg.run(List.of("cp", "-a", next.toString(), broken.toString())).expectSuccess();
+            Files.writeString(broken.resolve("stamp"), "4712");
+            for (Path jar : Files.list(broken.resolve("lib")).toList()) {
+                if (jar.getFileName().toString().startsWith("flyway-core")) {
+                    Files.delete(jar);
+                }
+            }
+            kg.with("KG_APP", broken.toString());
+            Kg.Outcome failed = kg.run("update");
+            assertThat(failed.code()).isNotZero();
+            assertThat(failed.said())
+                    .contains("did not come up", "The version before runs again", "failed-update.log")
+                    .doesNotContain("\tat ");
+            assertThat(places(owner)).containsExactly("North field");
+            place(owner, "Low tunnel");
+            kg.with("KG_APP", next.toString());
+            assertThat(kg.run("update").expectSuccess().said()).contains("has this version already");
+        }
+    }
+
+    @Test
+    void unitsForSystemdAreWrittenAndADemoBesideANurserySignsNobodyOut() throws IOException {
+        try (Kg kg = new Kg(folder.resolve("data"), port)) {
+            kg.run("install", "--to", folder.resolve("units").toString()).expectSuccess();
+            assertThat(Files.readString(folder.resolve("units/kind-girdle.service")))
+                    .contains("Restart=always", "kg supervise", "KG_DATA=" + folder.resolve("data"), "KG_PORT=" + port);
+            owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
+            try (RunningApplication demo = RunningApplication.demo()) {
+                // one browser, one host, two ports: what one sets, the other is sent
+                Client browser = new Client(base).signedInAs("odile", Visit.PASSWORD);
+                Client there = browser.at(demo.base()).signedInAs("maren", Visit.PASSWORD);
+                place(browser, "North field");
+                assertThat(places(browser)).containsExactly("North field");
+                there.put("/api/v1/me/units", Map.of("units", "US")).expect(200);
+            }
+        }
+    }
+
+    @Test
     void aDatabaseThatIsThereAlreadyIsUsed() {
         try (MariaDbServer database = MariaDbServer.start();
                 Kg kg = new Kg(folder.resolve("data"), port)
@@ -216,8 +324,11 @@ class KgCommandTest {
             Client owner = owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
             place(owner, "North field");
             assertThat(folder.resolve("data/db")).doesNotExist();
-            assertThat(kg.run("backup", folder.resolve("b.tar.gz").toString()).said())
-                    .contains("that server's own backup");
+            // it is backed up as any other
+            assertThat(kg.run("backup", folder.resolve("b.tar.gz").toString())
+                            .expectSuccess()
+                            .said())
+                    .contains("Written and read again");
         }
     }
 
@@ -282,13 +393,13 @@ class KgCommandTest {
                 .toList();
     }
 
-    /** The backup with a statement in it that no database takes. */
-    private Path damaged(Path backup) {
+    /** The backup with a line in its SQL that no dump has. */
+    private Path damaged(Path backup, String line) {
         Path work = folder.resolve("work");
         Path damaged = folder.resolve("damaged.tar.gz");
         String script =
-                "mkdir '%s' && tar -C '%s' -xzf '%s' && echo 'create tabel;' >> '%s/kindgirdle.sql' && tar -C '%s' -czf '%s' ."
-                        .formatted(work, work, backup, work, work, damaged);
+                "mkdir '%s' && tar -C '%s' -xzf '%s' && printf '%%s\\n' '%s' >> '%s/kindgirdle.sql' && tar -C '%s' -czf '%s' ."
+                        .formatted(work, work, backup, line, work, work, damaged);
         new Kg(folder, port).run(List.of("sh", "-c", script)).expectSuccess();
         return damaged;
     }

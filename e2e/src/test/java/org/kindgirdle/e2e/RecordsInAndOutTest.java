@@ -140,6 +140,7 @@ class RecordsInAndOutTest {
                 choose(there, "nursery.json", "application/json", file);
                 assertThat(there.see("good-rows")).containsText("The file is sound", PATIENTLY);
                 there.tap("take");
+                there.confirmPassword();
                 assertThat(there.see("taken")).containsText("The nursery of the file is here now", PATIENTLY);
                 // the same bytes, so the same nursery
                 assertThat(empty.api("maren")

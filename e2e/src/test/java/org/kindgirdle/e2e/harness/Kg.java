@@ -23,6 +23,11 @@ public final class Kg implements AutoCloseable {
         settings.put("KG_JAVA_OPTIONS", Installed.COMPILER);
     }
 
+    /** The application that it is given, built elsewhere. */
+    public Path application() {
+        return Path.of(settings.get("KG_APP"));
+    }
+
     /** What one run said, and how it ended. */
     public record Outcome(int code, String said) {
 

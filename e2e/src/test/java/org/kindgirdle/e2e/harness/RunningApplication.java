@@ -32,14 +32,17 @@ public final class RunningApplication implements AutoCloseable {
      */
     private static final Path FIRST_DAY = Installed.FOLDER.resolveSibling("first-day-" + Installed.EDITION + ".sql");
 
-    private final MariaDbServer database = MariaDbServer.start();
+    private final MariaDbServer database;
+    private final Map<String, String> settings;
     private final int port = MariaDbServer.freePort();
     private final boolean demo;
     private final Path log;
     private @Nullable Process process;
 
-    private RunningApplication(boolean demo) {
+    private RunningApplication(boolean demo, MariaDbServer database, Map<String, String> settings) {
         this.demo = demo;
+        this.database = database;
+        this.settings = settings;
         try {
             log = Files.createTempFile("kg-e2e", ".log");
         } catch (IOException e) {
@@ -61,8 +64,13 @@ public final class RunningApplication implements AutoCloseable {
     }
 
     /** A demo nursery of one's own: its clock may be moved, and it may be killed. */
-    public static synchronized RunningApplication demo() {
-        RunningApplication application = new RunningApplication(true);
+    public static RunningApplication demo() {
+        return demoOn(MariaDbServer.start(), Map.of());
+    }
+
+    /** Likewise, on a database of one's own and with more settings, as KG_PHOTOS. */
+    public static synchronized RunningApplication demoOn(MariaDbServer database, Map<String, String> settings) {
+        RunningApplication application = new RunningApplication(true, database, settings);
         if (!Files.exists(FIRST_DAY)) {
             try {
                 Path dump = Files.createTempFile(Installed.FOLDER.getParent(), "first-day-", ".part");
@@ -77,7 +85,7 @@ public final class RunningApplication implements AutoCloseable {
 
     /** A nursery with nobody and nothing in it. */
     public static RunningApplication empty() {
-        return new RunningApplication(false);
+        return new RunningApplication(false, MariaDbServer.start(), Map.of());
     }
 
     public String base() {
@@ -120,6 +128,7 @@ public final class RunningApplication implements AutoCloseable {
                         Boolean.toString(demo),
                         "KG_STATION",
                         demo ? "simulated" : "none"));
+        builder.environment().putAll(settings);
         try {
             process = builder.start();
         } catch (IOException e) {
@@ -141,6 +150,10 @@ public final class RunningApplication implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    public boolean isRunning() {
+        return process != null && process.isAlive();
     }
 
     /** As a power cut would end it. */

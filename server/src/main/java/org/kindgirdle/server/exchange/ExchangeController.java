@@ -204,9 +204,6 @@ class ExchangeController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     Imports.ImportView take(@PathVariable UUID fileId, @Valid @RequestBody TakeRequest how) {
         boolean isNursery = imports.view(fileId).nursery();
-        if (isNursery) {
-            confirmation.require();
-        }
         if (isNursery && nursery.hasSite()) {
             String name = nursery.site().name();
             if (!name.equals(how.nursery())) {
@@ -217,6 +214,9 @@ class ExchangeController {
                         "Another nursery takes the place of this one, with all of its records. Type the name of this"
                                 + " one if that is what you want: " + name + ".");
             }
+        }
+        if (isNursery) {
+            confirmation.require();
         }
         Imports.ImportView begun = imports.begin(fileId, how.mapping(), false);
         if (isNursery) {

@@ -59,16 +59,18 @@ class NurseryPeople {
                     owner.fullName,
                     owner.units);
         }
-        jdbc.update("update person set role = 'OWNER' where name = ?", before.owner);
+        jdbc.update("update person set role = 'OWNER', disabled_at = null where name = ?", before.owner);
         jdbc.update("update person set password_hash = ?", people.noPassword());
         before.byName.forEach(
                 (name, known) -> jdbc.update("update person set password_hash = ? where name = ?", known.hash, name));
-        now = ids();
-        moved(before, now);
     }
 
-    /** Sessions, calendars and files hold on to a person by a number, which may be another one now. */
-    private void moved(Before before, Map<String, Long> now) {
+    /**
+     * Sessions, calendars and files hold on to a person by a number, which may be another one now. Last of all, right
+     * before it counts: who is signed in reads on until then.
+     */
+    void moved(Before before) {
+        Map<String, Long> now = ids();
         Set<String> renumbered = new HashSet<>();
         before.byName.forEach((name, known) -> {
             if (!Objects.equals(now.get(name), known.id)) {

@@ -137,6 +137,7 @@ class NurseryReader {
         if (!made(id, rows, counting)) {
             throw new ImportWork.CancelledException();
         }
+        people.moved(before);
     }
 
     /** The projections, from the journal: that also reads every record of it. */
@@ -181,6 +182,7 @@ class NurseryReader {
         }
         Set<String> missing = new TreeSet<>(byKey.keySet());
         missing.removeAll(met);
+        missing.removeAll(NurseryTables.LATER);
         if (!missing.isEmpty()) {
             counting.broken("These parts are not in the file: " + String.join(", ", missing)
                     + ". Is it cut off? Nothing was written.");

@@ -84,6 +84,9 @@ class NurseryTables {
             Rule.of("calendarEntries", "calendar_entry", "uid"),
             Rule.of("counters", "counter", "name"));
 
+    /** Parts that files of before do not have. */
+    static final Set<String> LATER = Set.of("weatherChanges");
+
     /** Of a layer, what was decided when it was set; all else is made from its records. */
     private static final Set<String> OF_A_LAYER = Set.of(
             "id", "number", "code", "batch_id", "mother_id", "set_mother_id", "recipe_id", "recipe_number", "limb_id");

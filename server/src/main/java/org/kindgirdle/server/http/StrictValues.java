@@ -4,6 +4,8 @@ import java.beans.PropertyEditorSupport;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -22,7 +24,8 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class StrictValues implements WebMvcConfigurer {
 
     private static final Pattern WHOLE = Pattern.compile("-?[0-9]{1,18}");
-    private static final Pattern NUMBER = Pattern.compile("-?[0-9]{1,18}(\\.[0-9]{1,18})?([eE][+-]?[0-9]{1,3})?");
+    private static final Pattern NUMBER =
+            Pattern.compile("-?([0-9]{1,18}\\.?[0-9]{0,20}|\\.[0-9]{1,20})([eE][+-]?[0-9]{1,3})?");
     private static final Pattern DAY = Pattern.compile("[0-9]{4}-[0-9]{2}-[0-9]{2}");
 
     @InitBinder
@@ -71,11 +74,13 @@ class StrictValues implements WebMvcConfigurer {
                 setValue(null);
                 return;
             }
-            if (!form.matcher(text).matches()) {
+            // the same said twice is said once; two different ones are none
+            String once = new LinkedHashSet<>(List.of(text.split(","))).size() == 1 ? text.split(",")[0] : text;
+            if (!form.matcher(once).matches()) {
                 throw new IllegalArgumentException("'" + text + "' can't be read");
             }
             try {
-                setValue(reader.apply(text));
+                setValue(reader.apply(once));
             } catch (ArithmeticException | DateTimeException outside) {
                 throw new IllegalArgumentException(outside);
             }

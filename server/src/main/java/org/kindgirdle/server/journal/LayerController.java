@@ -1,7 +1,6 @@
 package org.kindgirdle.server.journal;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -113,7 +112,7 @@ class LayerController {
     RecordAnswer add(
             @PathVariable String code,
             @RequestHeader("Command-Id") UUID id,
-            @RequestHeader(name = "Made-By-Page", required = false) @Nullable @Size(max = 20) String page,
+            @RequestHeader(name = "Made-By-Page", required = false) @Nullable String page,
             @Valid @RequestBody RecordRequest record) {
         if (record.kind() == RecordKind.SET) {
             throw ProblemException.invalid("kind", "SET", "any other kind", "Layers are set in batches.");

@@ -1,6 +1,10 @@
 package org.kindgirdle.server.journal;
 
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerRecord;
@@ -34,6 +38,10 @@ class RecordCodec {
      */
     LayerRecord readSent(RecordKind kind, JsonNode details) {
         LayerRecord read;
+        List<Violation> misspelt = misspelt(kind, details);
+        if (!misspelt.isEmpty()) {
+            throw ProblemException.invalid(misspelt);
+        }
         try {
             read = json.treeToValue(details, kind.type());
         } catch (JacksonException refused) {
@@ -50,6 +58,18 @@ class RecordCodec {
             }
         }
         return read;
+    }
+
+    /** All of them by name, before anything that is missing for it. */
+    private static List<Violation> misspelt(RecordKind kind, JsonNode details) {
+        Set<String> known = Arrays.stream(kind.type().getRecordComponents())
+                .map(RecordComponent::getName)
+                .collect(Collectors.toSet());
+        return details.propertyNames().stream()
+                .filter(name -> !known.contains(name))
+                .map(name ->
+                        new Violation("details." + name, null, "a known field", "There is no field '" + name + "'."))
+                .toList();
     }
 
     /**

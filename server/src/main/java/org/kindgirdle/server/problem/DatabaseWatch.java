@@ -44,7 +44,12 @@ class DatabaseWatch {
     }
 
     boolean isAway() {
-        return away;
+        // on this machine the answer comes at once, and the database may have come back this moment
+        return away && !(isHere() && isOpen());
+    }
+
+    private boolean isHere() {
+        return host.equals("127.0.0.1") || host.equals("localhost");
     }
 
     private void look() {

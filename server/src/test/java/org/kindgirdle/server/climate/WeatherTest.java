@@ -134,8 +134,39 @@ class WeatherTest {
         assertThat(measured()).isEqualTo(3650);
     }
 
+    @Test
+    void what_was_measured_is_an_owners_to_put_right_and_what_stood_there_stays_known() {
+        String day = "/api/v1/weather/" + TODAY.minusDays(3);
+        nursery.owner().put(day, Map.of("minC", 8, "maxC", 17)).expect(200);
+        assertThat(nursery.grower()
+                        .put(day, Map.of("minC", 18, "maxC", 37))
+                        .expect(403)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains("measured already", "An owner can put it right");
+        nursery.grower()
+                .post("/api/v1/weather/imports", Map.of("csv", csv(TODAY.minusDays(5), 5, "1,2"), "replace", true))
+                .expect(403);
+        assertThat(measured()).isEqualTo(1);
+        // the same again is no change, and a day that nobody has measured is anybody's to type in
+        nursery.owner().put(day, Map.of("minC", 8, "maxC", 17)).expect(200);
+        nursery.grower()
+                .put("/api/v1/weather/" + TODAY.minusDays(4), Map.of("minC", 7, "maxC", 16))
+                .expect(200);
+        nursery.owner().put(day, Map.of("minC", 9, "maxC", 18)).expect(200);
+        assertThat(nursery.sql()
+                        .queryForMap(
+                                "select min_c, max_c, recorded_by, replaced_by from weather_change where day = ?",
+                                TODAY.minusDays(3)))
+                .containsEntry("min_c", 8.0)
+                .containsEntry("max_c", 17.0)
+                .containsEntry("recorded_by", "odile")
+                .containsEntry("replaced_by", "odile");
+    }
+
     private Client.Answer take(String csv, boolean replace) {
-        return nursery.grower().post("/api/v1/weather/imports", Map.of("csv", csv, "replace", replace));
+        return nursery.owner().post("/api/v1/weather/imports", Map.of("csv", csv, "replace", replace));
     }
 
     private int measured() {

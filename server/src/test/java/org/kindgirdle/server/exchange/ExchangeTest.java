@@ -5,12 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import javax.imageio.ImageIO;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
@@ -29,6 +32,40 @@ class ExchangeTest {
             87.5,
             "conditions",
             List.of("WET"));
+
+    @Test
+    void no_cell_of_any_table_is_a_formula_however_it_got_there() throws IOException {
+        try (TestNursery nursery = TestNursery.ofItsOwn()) {
+            fill(nursery);
+            // a record of before such jobs were refused: the text of a deferred job was a live formula once
+            String layer = nursery.sql().queryForObject("select min(id) from layer", String.class);
+            nursery.sql()
+                    .update("insert into layer_event (id, uuid, layer_id, kind, on_date, occurred_at, recorded_at,"
+                            + " clock_offset_days, person_id, details, note) select next value for layer_event_seq, uuid(), "
+                            + layer + ", 'DEFERRED', on_date, occurred_at, recorded_at, 0, person_id,"
+                            + " '{\"jobs\":[\"=HYPERLINK(1)\",\"@SUM(1)\"],\"until\":\"2026-07-20\"}', 'a;=1+1'"
+                            + " from layer_event limit 1");
+            Sending from = new Sending(nursery.owner());
+            int cells = 0;
+            for (JsonNode table : nursery.owner().get("/api/v1/tables").body()) {
+                String text = from.table(table.path("name").asString());
+                for (CSVRecord row : CSVFormat.RFC4180.parse(new StringReader(text))) {
+                    for (String cell : row) {
+                        cells++;
+                        assertThat(cell.isEmpty()
+                                        || "=+-@\t\r".indexOf(cell.charAt(0)) < 0
+                                        || cell.matches("-?[0-9.]+(E-?[0-9]+)?"))
+                                .as(table.path("name").asString() + ": " + cell)
+                                .isTrue();
+                    }
+                }
+                // nor would a spreadsheet set to another separator find one
+                assertThat(text).doesNotContainPattern("(?m)^[^\"\n]*;[=+@]");
+            }
+            assertThat(cells).isGreaterThan(1000);
+            assertThat(from.table("records")).contains("'=HYPERLINK(1)", "\"a;=1+1\"");
+        }
+    }
 
     @Test
     void every_table_comes_back_as_it_went_and_so_does_the_whole_nursery() throws IOException {

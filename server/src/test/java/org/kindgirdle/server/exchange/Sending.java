@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.harness.Client;
+import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 
 /** Sends files as the page of imports does. */
@@ -77,6 +78,9 @@ final class Sending {
         }
         if (!nursery.isEmpty()) {
             how.put("nursery", nursery);
+        }
+        if (what.equals("takings")) {
+            client.confirmed(TestNursery.PASSWORD);
         }
         client.post("/api/v1/imports/" + id + "/" + what, how).expect(202);
         return over(id);

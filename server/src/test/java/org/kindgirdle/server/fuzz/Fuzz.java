@@ -50,6 +50,9 @@ public final class Fuzz {
     private final Map<String, Integer> statuses = new TreeMap<>();
     private final List<String> failures = new ArrayList<>();
 
+    /** Whether the address that was made last has a value that the description forbids. */
+    private boolean isForbiddenQuery;
+
     /**
      * @param document the description of the API
      * @param signIns a fresh session in each role
@@ -140,12 +143,12 @@ public final class Fuzz {
                 .path("application/json")
                 .path("schema");
         String body = null;
-        boolean isForbidden = false;
+        boolean isForbidden = isForbiddenQuery;
         if (!schema.isMissingNode()) {
             JsonNode good = bodies.valid(schema, "", 0);
             JsonNode sent = random.nextInt(3) == 0 ? good : bodies.spoilt(good);
             body = random.nextInt(25) == 0 ? garbage() : JSON.writeValueAsString(sent);
-            isForbidden = forbids(schema, body);
+            isForbidden |= forbids(schema, body);
         } else if (!method.equals("GET") && random.nextBoolean()) {
             body = garbage();
         }
@@ -171,7 +174,7 @@ public final class Fuzz {
         if (answer.status() >= 500) {
             what = "failed with " + answer.status();
         } else if (isTaken && isForbidden) {
-            what = "took a body that the description forbids";
+            what = "took what the description forbids";
         } else if (isTaken && rank.compareTo(Roles.least().get(operation)) < 0) {
             what = "let in a role that may not";
         } else if (!isTaken
@@ -215,6 +218,7 @@ public final class Fuzz {
             path.append('/').append(part.startsWith("{") ? encoded(value(template, part, isSpoilt)) : part);
         }
         StringBuilder query = new StringBuilder();
+        isForbiddenQuery = false;
         described.path("parameters").valueStream().forEach(parameter -> {
             boolean isWanted = parameter.path("required").asBoolean() || random.nextInt(4) == 0;
             if (parameter.path("in").asString().equals("query") && isWanted) {
@@ -232,6 +236,44 @@ public final class Fuzz {
             query.append(query.isEmpty() ? '?' : '&').append("q=%FF");
         }
         return path + query.toString();
+    }
+
+    /** Of a value in the address, which is text whatever it stands for. */
+    private boolean forbidsText(JsonNode schema, String text) {
+        JsonNode of = schema.has("$ref")
+                ? document.path("components")
+                        .path("schemas")
+                        .path(schema.path("$ref").asString().replaceFirst(".*/", ""))
+                : schema;
+        if (text.isEmpty()) {
+            return false;
+        }
+        List<String> values =
+                of.path("enum").valueStream().map(JsonNode::asString).toList();
+        if (!values.isEmpty()) {
+            return !values.contains(text);
+        }
+        String types = of.path("type").toString();
+        if (types.contains("integer")) {
+            return !text.matches("-?[0-9]{1,18}")
+                    || of.has("minimum")
+                            && Long.parseLong(text) < of.path("minimum").asDouble()
+                    || of.has("maximum")
+                            && Long.parseLong(text) > of.path("maximum").asDouble();
+        }
+        if (types.contains("number")) {
+            return !text.matches("-?[0-9]+(\\.[0-9]+)?([eE][-+]?[0-9]+)?");
+        }
+        if (types.contains("boolean")) {
+            return !Set.of("true", "false").contains(text);
+        }
+        return switch (of.path("format").asString("")) {
+            case "date" -> !text.matches("[0-9]{4}-[0-9]{2}-[0-9]{2}") || text.equals("2026-02-30");
+            case "date-time" -> !text.matches("[0-9]{4}-.*T.*");
+            case "uuid" -> !text.matches("[0-9a-fA-F-]{36}");
+            default ->
+                of.has("maxLength") && text.length() > of.path("maxLength").asInt();
+        };
     }
 
     private String value(String template, String part, boolean isSpoilt) {

@@ -11,6 +11,7 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -25,7 +26,9 @@ public final class Client {
     private static final JsonMapper JSON = new JsonMapper();
 
     private final String base;
-    private final Map<String, String> cookies = new TreeMap<>();
+    private Map<String, String> cookies = new TreeMap<>();
+    private boolean isDemo;
+    private final Map<String, String> more = new TreeMap<>();
 
     public Client(String base) {
         this.base = base;
@@ -64,6 +67,13 @@ public final class Client {
         return this;
     }
 
+    /** The same browser at another address of this host: cookies do not know ports. */
+    public Client at(String other) {
+        Client there = new Client(other);
+        there.cookies = cookies;
+        return there;
+    }
+
     public Answer get(String path) {
         return send("GET", path, null, null, true);
     }
@@ -74,6 +84,16 @@ public final class Client {
 
     public Answer post(String path, UUID commandId, Object body) {
         return send("POST", path, commandId, json(body), true);
+    }
+
+    /** As a newer page sends what an older one made. */
+    public Answer postMadeBy(String page, String path, Object body) {
+        more.put("Made-By-Page", page);
+        try {
+            return post(path, body);
+        } finally {
+            more.clear();
+        }
     }
 
     public Answer put(String path, Object body) {
@@ -118,6 +138,7 @@ public final class Client {
         if (body != null) {
             request.header("Content-Type", type);
         }
+        more.forEach(request::header);
         if (commandId != null) {
             request.header("Command-Id", commandId.toString());
         }
@@ -132,11 +153,7 @@ public final class Client {
         }
         if (withToken) {
             // the demo's has another name than a nursery's
-            cookies.forEach((name, value) -> {
-                if (name.endsWith("XSRF-TOKEN")) {
-                    request.header("X-XSRF-TOKEN", value);
-                }
-            });
+            token().ifPresent(value -> request.header("X-XSRF-TOKEN", value));
         }
         try {
             HttpResponse<byte[]> response = HTTP.send(request.build(), BodyHandlers.ofByteArray());
@@ -163,7 +180,12 @@ public final class Client {
         return body instanceof String text ? text : JSON.writeValueAsString(body);
     }
 
+    private Optional<String> token() {
+        return Optional.ofNullable(cookies.get(isDemo ? "DEMO-XSRF-TOKEN" : "XSRF-TOKEN"));
+    }
+
     private void keep(String header) {
+        isDemo |= header.startsWith("DEMO-XSRF-TOKEN=");
         String pair = header.split(";", 2)[0];
         int at = pair.indexOf('=');
         String value = pair.substring(at + 1);

@@ -33,7 +33,15 @@ public final class MariaDbServer implements AutoCloseable {
     /** Makes and starts one; it ends with the virtual machine at the latest. */
     public static MariaDbServer start() {
         try {
-            Path folder = Files.createTempDirectory("kg-db");
+            return startIn(Files.createTempDirectory("kg-db"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Likewise, in an empty folder, as on a disk of its own. */
+    public static MariaDbServer startIn(Path folder) {
+        try {
             // its own: in a shared one, another server that starts clears away what this one sorts in
             Files.createDirectory(folder.resolve("scratch"));
             run(List.of(
@@ -92,6 +100,10 @@ public final class MariaDbServer implements AutoCloseable {
     public void kill() {
         process.destroyForcibly();
         awaitExit();
+    }
+
+    public boolean isRunning() {
+        return process.isAlive();
     }
 
     /** Starts it on what is on the disk. */

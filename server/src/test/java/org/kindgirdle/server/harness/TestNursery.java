@@ -1,11 +1,5 @@
 package org.kindgirdle.server.harness;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.PrintStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -14,15 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import javax.sql.DataSource;
-import net.ttddyy.dsproxy.support.ProxyDataSourceBuilder;
-import org.kindgirdle.server.Application;
-import org.springframework.beans.factory.config.BeanPostProcessor;
-import org.springframework.boot.builder.SpringApplicationBuilder;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
-import org.springframework.context.ApplicationContextInitializer;
-import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
@@ -34,10 +19,9 @@ public final class TestNursery implements AutoCloseable {
     public static final LocalDate TODAY = LocalDate.of(2026, 7, 10);
     public static final String PASSWORD = "ring-and-moss-26";
 
-    private final ConfigurableApplicationContext context;
+    private final StartedNursery started;
     private final String base;
     private final MariaDbServer database = MariaDbServer.start();
-    private final TestClock clock = new TestClock();
     private final Client owner;
     private final Client grower;
     private final Client viewer;
@@ -47,28 +31,9 @@ public final class TestNursery implements AutoCloseable {
     private int mothers;
 
     TestNursery() {
-        clock.moveTo(TODAY);
-        PrintStream console = System.out;
-        ByteArrayOutputStream printed = new ByteArrayOutputStream();
-        System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
-        try {
-            context = new SpringApplicationBuilder(Application.class)
-                    .initializers((ApplicationContextInitializer<GenericApplicationContext>) this::replace)
-                    .run(
-                            "--server.port=0",
-                            "--spring.datasource.url=" + database.url(),
-                            "--spring.datasource.username=root",
-                            "--spring.datasource.password=",
-                            "--kindgirdle.photos=" + temporaryFolder(),
-                            "--kindgirdle.imports=" + temporaryFolder(),
-                            "--kindgirdle.backups=" + temporaryFolder(),
-                            "--kindgirdle.demo=false");
-        } finally {
-            System.setOut(console);
-        }
-        int port = ((WebServerApplicationContext) context).getWebServer().getPort();
-        base = "http://127.0.0.1:" + port;
-        owner = firstOwner(printed.toString(StandardCharsets.UTF_8));
+        started = StartedNursery.on(database, TODAY);
+        base = started.base();
+        owner = firstOwner(started.printed());
         grower = person("gale", "Gale Fernhollow", "GROWER");
         viewer = person("vesper", "Vesper Oatley", "VIEWER");
         site();
@@ -84,33 +49,8 @@ public final class TestNursery implements AutoCloseable {
 
     @Override
     public void close() {
-        context.close();
+        started.close();
         database.close();
-    }
-
-    private static Path temporaryFolder() {
-        try {
-            Path folder = Files.createTempDirectory("kg-photos");
-            folder.toFile().deleteOnExit();
-            return folder;
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    /** The test's clock in place of the system's, and every statement counted. */
-    private void replace(GenericApplicationContext application) {
-        application.registerBean("testClock", TestClock.class, () -> clock, bean -> bean.setPrimary(true));
-        application.registerBean("countingStatements", BeanPostProcessor.class, () -> new BeanPostProcessor() {
-            @Override
-            public Object postProcessAfterInitialization(Object bean, String name) {
-                return bean instanceof DataSource source
-                        ? ProxyDataSourceBuilder.create(source)
-                                .listener(new StatementCount())
-                                .build()
-                        : bean;
-            }
-        });
     }
 
     public Client owner() {
@@ -143,16 +83,24 @@ public final class TestNursery implements AutoCloseable {
         return base;
     }
 
+    public String databaseUrl() {
+        return database.url();
+    }
+
+    public Path photos() {
+        return started.photos();
+    }
+
     public TestClock clock() {
-        return clock;
+        return started.clock();
     }
 
     public JdbcTemplate sql() {
-        return context.getBean(JdbcTemplate.class);
+        return started.sql();
     }
 
     public <T> T bean(Class<T> type) {
-        return context.getBean(type);
+        return started.bean(type);
     }
 
     public long field() {

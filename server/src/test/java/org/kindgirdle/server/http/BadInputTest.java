@@ -3,6 +3,10 @@ package org.kindgirdle.server.http;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.kindgirdle.server.harness.TestNursery.TODAY;
 
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -266,6 +270,103 @@ class BadInputTest {
     })
     void what_is_not_there_is_not_found(String path) {
         assertRefused(nursery.owner().get(path.replace("@", LayerCode.of(LayerCode.CAPACITY - 1))), 404);
+    }
+
+    /** Each was a 500, or was taken, once. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            {"kind": "NOTED", "details": null} | details
+            {"kind": "NOTED", "details": []} | details
+            {"kind": "SEVERED", "details": {"leavesBefore": 99999999999, "leavesLeft": 4}} | details.leavesBefore
+            {"kind": "LOOKED", "details": {"stage": "CALLUS", "sectors": [9999999999,0,0,0,0,0,0,0], "fillPercent": 5, "conditions": []}} | details.sectors[0]
+            {"kind": "LOOKED", "details": {"stage": "CALLUS", "sectors": [0,0,0,0,0,0,0,0], "fillPercent": 5, "conditions": [null]}} | details.conditions[0]
+            {"kind": "CUT_PLANNED", "details": {"cutOn": "0001-01-01"}} | details.cutOn
+            {"kind": "CUT_PLANNED", "details": {"cutOn": "9999-12-31"}} | details.cutOn
+            {"kind": "CUT_PLANNED", "details": {"cutOn": "+99999-12-31"}} | details.cutOn
+            {"kind": "DEFERRED", "details": {"jobs": ["DANCE"], "until": "2026-07-20"}} | details.jobs
+            {"kind": "DEFERRED", "details": {"jobs": ["=1+1"], "until": "2026-07-20"}} | details.jobs
+            {"kind": "TOPPED_UP", "details": {"watrMl": 5}} | details.watrMl
+            {"kind": "TOPPED_UP", "details": {"waterMl": "４０ mL"}} | details.waterMl
+            {"kind": "POTTED", "details": {"medium": "LIGHT_MIX", "potMl": 900, "pot": "a\\u0007b"}} | details.pot
+            {"kind": "NOTED", "details": {}, "note": "bell\\u0007"} | note
+            {"kind": "NOTED", "details": {}, "note": "turned \\u202Eround"} | note
+            """)
+    void what_was_never_meant_is_named_by_its_field(String body, String field) {
+        Answer answer = assertRefused(
+                nursery.grower().send("POST", "/api/v1/layers/" + code + "/records", UUID.randomUUID(), body, true),
+                400);
+        assertThat(answer.fields()).contains(field);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            /api/v1/layer-records | {"kind": "NOTED", "codes": [null], "details": {}} | codes[0]
+            /api/v1/layer-records | {"kind": "TOPPED_UP", "codes": ["7KM-4X"], "details": {"watrMl": 5}} |
+            /api/v1/layer-records | {"kind": "NOTED", "codes": ["7KM-4X"], "details": null} | details
+            /api/v1/sums/hormone | {"targetPpm": 1000, "volumeMl": 100, "purity": 1e-320} |
+            """)
+    void lists_with_holes_and_sums_without_sense_are_refused(String path, String body, String field) {
+        Answer answer = assertRefused(nursery.grower().send("POST", path, UUID.randomUUID(), body, true), 400);
+        if (field != null) {
+            assertThat(answer.fields()).contains(field);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/api/v1/layers?q=%FF",
+        "/api/v1/layers?limit=%EF%BC%92",
+        "/api/v1/layers?limit=1e1",
+        "/api/v1/layers?limit=99999999999",
+        "/api/v1/weather?from=0001-01-01&to=0001-02-01",
+        "/api/v1/weather?from=9999-12-30&to=9999-12-31",
+        "/api/v1/weather?from=7/1/26&to=7/2/26",
+        "/api/v1/round?on=2026-02-30"
+    })
+    void an_address_is_read_in_one_way_or_not_at_all(String path) {
+        assertRefused(nursery.viewer().get(path), 400);
+    }
+
+    @Test
+    void a_body_is_json_and_a_picture_is_no_form() {
+        for (String type : List.of("application/yaml", "text/yaml", "application/xml", "text/plain")) {
+            Answer answer = nursery.grower()
+                    .upload(
+                            "/api/v1/layers/" + code + "/records",
+                            UUID.randomUUID(),
+                            type,
+                            "kind: NOTED\ndetails: {}\n".getBytes(StandardCharsets.UTF_8));
+            assertRefused(answer, 415);
+        }
+        for (String type : List.of("application/x-www-form-urlencoded", "multipart/form-data; boundary=x")) {
+            assertRefused(
+                    nursery.grower()
+                            .upload(
+                                    "/api/v1/layers/" + code + "/photos",
+                                    UUID.randomUUID(),
+                                    type,
+                                    "photo=1".getBytes(StandardCharsets.UTF_8)),
+                    415);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"TRACE", "CONNECT", "FOO", "PROPFIND", "PATCH"})
+    void odd_methods_and_broken_lines_are_refused_as_everything_is(String method) throws IOException {
+        for (String head : List.of(method + " /api/v1/session HTTP/1.1", method + " no line at all")) {
+            String said = raw(head + "\r\nHost: here\r\nConnection: close\r\n\r\n");
+            assertThat(said).matches("(?s)HTTP/1.1 4\\d\\d .*");
+            assertThat(said).contains("application/problem+json").doesNotContain("<html", "Tomcat");
+        }
+    }
+
+    private String raw(String request) throws IOException {
+        int port = Integer.parseInt(nursery.base().replaceFirst(".*:", ""));
+        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
+            socket.setSoTimeout(20_000);
+            socket.getOutputStream().write(request.getBytes(StandardCharsets.ISO_8859_1));
+            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        }
     }
 
     @Test

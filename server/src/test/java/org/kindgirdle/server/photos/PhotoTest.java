@@ -12,11 +12,13 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.UUID;
 import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -79,8 +81,22 @@ class PhotoTest {
         assertThat(upload(id, "image/jpeg", jpeg(40, 30)).expect(409).body().toString())
                 .contains("sent before with something else in it");
 
-        nursery.grower().delete(path + "/" + id).expect(204);
-        assertThat(nursery.viewer().get(path).body()).isEmpty();
+        // nothing goes without a trace, and nobody throws another's picture away but an owner
+        JsonNode others = nursery.owner()
+                .upload(path, UUID.randomUUID(), "image/jpeg", jpeg(90, 60))
+                .expect(201)
+                .body();
+        nursery.grower().delete(path + "/" + others.path("id").asString()).expect(403);
+        nursery.owner().delete(path + "/" + id).expect(204);
+        JsonNode gone = nursery.viewer()
+                .get(path)
+                .body()
+                .valueStream()
+                .filter(one -> one.path("id").asString().equals(id.toString()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(gone.path("withdrawnBy").asString()).isEqualTo("Odile Quern");
+        assertThat(gone.path("withdrawnAt").isNull()).isFalse();
         nursery.grower().delete(path + "/" + UUID.randomUUID()).expect(404);
     }
 
@@ -104,6 +120,69 @@ class PhotoTest {
         assertThat(refused("application/pdf", "%PDF-1.7".getBytes(StandardCharsets.UTF_8)))
                 .contains("a JPEG or PNG picture");
         assertThat(nursery.viewer().get(path).body()).isEmpty();
+    }
+
+    @Test
+    void what_is_packed_beside_the_picture_is_never_unpacked() throws IOException {
+        byte[] plain = png(300, 200);
+        // a text of 200 MB in a few hundred kilobytes, before the picture itself
+        byte[] packed = withChunk(plain, "zTXt", zipped("Comment\0\0", 200_000_000));
+        assertThat(packed.length).isLessThan(400_000);
+        for (byte[] sent : new byte[][] {packed, withChunk(plain, "iCCP", zipped("profile\0\0", 200_000_000))}) {
+            long before = allocated();
+            JsonNode photo =
+                    upload(UUID.randomUUID(), "image/png", sent).expect(201).body();
+            assertThat(photo.path("width").asInt()).isEqualTo(300);
+            assertThat(allocated() - before).as("bytes made while it was read").isLessThan(60_000_000);
+        }
+    }
+
+    @Test
+    void a_large_picture_is_read_in_part_whatever_way_it_is_packed() throws IOException {
+        byte[] wide = png(7000, 7000);
+        assertThat(wide.length).isLessThan(1_000_000);
+        long before = allocated();
+        JsonNode photo =
+                upload(UUID.randomUUID(), "image/png", wide).expect(201).body();
+        assertThat(photo.path("width").asInt()).isEqualTo(1920);
+        assertThat(allocated() - before).as("bytes made while it was read").isLessThan(250_000_000);
+        byte[] held = withExif(jpeg(6500, 4900));
+        before = allocated();
+        assertThat(upload(UUID.randomUUID(), "image/jpeg", held)
+                        .expect(201)
+                        .body()
+                        .path("height")
+                        .asInt())
+                .isEqualTo(1920);
+        assertThat(allocated() - before).isLessThan(250_000_000);
+    }
+
+    /** By all threads of this process so far. */
+    private static long allocated() {
+        var threads = (com.sun.management.ThreadMXBean) ManagementFactory.getThreadMXBean();
+        return Arrays.stream(threads.getThreadAllocatedBytes(threads.getAllThreadIds()))
+                .sum();
+    }
+
+    private static byte[] zipped(String head, int zeros) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.write(head.getBytes(StandardCharsets.ISO_8859_1));
+        try (DeflaterOutputStream zip = new DeflaterOutputStream(out)) {
+            byte[] some = new byte[1 << 16];
+            for (int left = zeros; left > 0; left -= some.length) {
+                zip.write(some);
+            }
+        }
+        return out.toByteArray();
+    }
+
+    /** A chunk right behind the header. */
+    private static byte[] withChunk(byte[] png, String name, byte[] bytes) {
+        ByteBuffer whole = ByteBuffer.allocate(png.length + bytes.length + 12);
+        whole.put(png, 0, 33);
+        chunk(whole, name, bytes);
+        whole.put(png, 33, png.length - 33);
+        return whole.array();
     }
 
     @Test

@@ -24,7 +24,7 @@ class NewPasswordTest {
 
     @Test
     void whoever_came_in_with_the_old_one_is_out() {
-        long id = nursery.owner()
+        long id = nursery.confirmedOwner()
                 .post(
                         "/api/v1/people",
                         Map.of("name", "wren", "fullName", "Wren Holloway", "password", OLD, "role", "VIEWER"))
@@ -42,10 +42,10 @@ class NewPasswordTest {
                         .fields())
                 .containsExactly("password");
         before.get("/api/v1/places").expect(200);
-        nursery.owner().put(path, Map.of("password", NEW)).expect(204);
+        nursery.confirmedOwner().put(path, Map.of("password", NEW)).expect(204);
         before.get("/api/v1/places").expect(401);
         new Client(nursery.base()).signedInAs("wren", NEW).get("/api/v1/places").expect(200);
-        nursery.owner()
+        nursery.confirmedOwner()
                 .put("/api/v1/people/999999/password", Map.of("password", NEW))
                 .expect(404);
     }
