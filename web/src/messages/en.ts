@@ -89,6 +89,8 @@ export const en = {
     none: 'There is no backup yet. The first is made tonight, into {folder}; ./kg backup FILE makes one now.',
     fresh: 'Last backup: {age}, {count} kept.',
     old: 'The newest backup is {age} old. They are made every night while the nursery’s machine runs: see its log, or make one with ./kg backup FILE.',
+    room: 'Only {mb} MB are left on the nursery’s disk: make room before nothing more can be kept.',
+    unwritable: 'Nothing can be written to {folder}: pictures and backups are refused until that is mended.',
     wrong: 'The last backup is not whole: {problem}',
     hours: '{n} hour ago | {n} hours ago',
     hoursOld: '{n} hour | {n} hours',

@@ -1914,12 +1914,15 @@ export interface components {
             /** Format: int32 */
             count: number;
             folder: string;
+            /** Format: int64 */
+            freeBytes: number;
             /** Format: date-time */
             newestAt: string;
             /** Format: int64 */
             newestBytes: number;
             nightly: boolean;
             problem: string;
+            unwritable: string;
         };
         BadCell: {
             column: string;

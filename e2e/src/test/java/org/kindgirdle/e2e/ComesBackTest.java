@@ -2,6 +2,7 @@ package org.kindgirdle.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -11,6 +12,7 @@ import java.net.Socket;
 import java.net.URI;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -25,7 +27,9 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
 import org.kindgirdle.e2e.harness.RunningApplication;
+import org.kindgirdle.e2e.harness.Visit;
 import org.kindgirdle.server.harness.Client;
 
 /** The application as it runs, with as little memory as it is given: nothing that is sent ends it or holds it up. */
@@ -96,6 +100,28 @@ class ComesBackTest {
             }
         }
         application.api("pell").get("/api/v1/round").expect(200);
+    }
+
+    @Test
+    void withTheDatabaseAwayAPageShowsAtOnceWhatItsDeviceKnows(@TempDir Path folder) {
+        try (Visit phone = Visit.keepingPhone(application, folder).signedInAs("ivo")) {
+            PlaywrightAssertions.assertThat(phone.see("begin")).isVisible();
+            phone.page().evaluate("() => navigator.serviceWorker.ready.then(() => true)");
+            application.database().kill();
+            phone.open("/");
+            PlaywrightAssertions.assertThat(phone.see("as-of")).containsText("the walk as it was at");
+            PlaywrightAssertions.assertThat(phone.see("begin")).isVisible();
+            // it is refused at once, and not after a wait for a connection
+            assertThat(new Client(application.base()).get("/api/v1/session").status())
+                    .isEqualTo(503);
+            application.database().startAgain();
+            phone.open("/");
+            PlaywrightAssertions.assertThat(phone.see("as-of")).hasCount(0);
+        } finally {
+            if (!application.database().isRunning()) {
+                application.database().startAgain();
+            }
+        }
     }
 
     private Socket slow(String path) throws IOException {

@@ -13,6 +13,8 @@ import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.Quantity;
+import org.kindgirdle.server.problem.SaneDay;
+import org.kindgirdle.server.problem.Unseen;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -89,13 +91,16 @@ final class Cells {
         String text = column.kind().isText()
                 ? unguarded(cell)
                 : column.kind().isPlainNumber() ? cell.strip() : unguarded(cell.strip());
+        if (Unseen.in(text, column.kind() == Column.Kind.TEXT)) {
+            throw new BadCellException("There are signs in it that nobody sees: " + Unseen.shown(text));
+        }
         try {
             return switch (column.kind()) {
                 case TEXT, NAME -> NODES.stringNode(text);
                 case NUMBER -> NODES.numberNode(number(column, text));
                 case WHOLE -> NODES.numberNode(whole(text));
                 case YES_NO -> NODES.booleanNode(yes(text));
-                case DATE -> NODES.stringNode(LocalDate.parse(text).toString());
+                case DATE -> NODES.stringNode(day(text));
                 case DAY_OF_YEAR ->
                     NODES.stringNode(MonthDay.parse(text.startsWith("--") ? text : "--" + text)
                             .toString());
@@ -114,6 +119,14 @@ final class Cells {
                             ? "Write it like " + example(column.kind()) + "."
                             : notRead.getMessage());
         }
+    }
+
+    private static String day(String text) {
+        LocalDate day = LocalDate.parse(text);
+        if (day.isBefore(SaneDay.FIRST) || day.isAfter(SaneDay.LAST)) {
+            throw new IllegalArgumentException("A day lies from " + SaneDay.FIRST + " to " + SaneDay.LAST + ".");
+        }
+        return day.toString();
     }
 
     static String example(Column.Kind kind) {

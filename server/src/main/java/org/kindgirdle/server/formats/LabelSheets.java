@@ -38,7 +38,8 @@ final class LabelSheets {
             for (Label label : labels) {
                 printable.add(new Label(
                         label.address(),
-                        label.code(),
+                        // a mother's code may be in any script
+                        sheets.font.printable(label.code(), label.code()),
                         label.lines().stream()
                                 .map(line -> sheets.font.printable(label.code(), line))
                                 .toList()));

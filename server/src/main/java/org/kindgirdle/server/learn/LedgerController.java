@@ -70,7 +70,7 @@ class LedgerController {
 
     /** What came of a year, on paper: a page of totals and one for each species. */
     @GetMapping(value = "/season-report", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> report(@RequestParam @Within(low = 1900, high = 9999) int year) {
+    ResponseEntity<byte[]> report(@RequestParam @Within(low = 1900, high = 2199) int year) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"season-" + year + ".pdf\"")
                 .body(SeasonSheets.of(reports.of(year)));

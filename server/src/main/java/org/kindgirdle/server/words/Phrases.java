@@ -9,11 +9,15 @@ import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Properties;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 
 /** The sentences by key, from {@code words.properties}; another language is another file. */
 @Component
 public class Phrases {
+
+    private static final Pattern PLACE = Pattern.compile("\\{([^{}]*)}");
 
     private final Properties phrases = new Properties();
 
@@ -32,13 +36,14 @@ public class Phrases {
         if (text == null) {
             throw new IllegalStateException("no words for " + key);
         }
-        for (Map.Entry<String, String> value : values.entrySet()) {
-            text = text.replace("{" + value.getKey() + "}", value.getValue());
-        }
-        if (text.indexOf('{') >= 0) {
-            throw new IllegalStateException("a value is missing in the words of " + key + ": " + text);
-        }
-        return text;
+        // in one pass: what somebody typed is never taken for a place to be filled in
+        return PLACE.matcher(text).replaceAll(place -> {
+            String value = values.get(place.group(1));
+            if (value == null) {
+                throw new IllegalStateException("a value is missing in the words of " + key + ": " + place.group());
+            }
+            return Matcher.quoteReplacement(value);
+        });
     }
 
     public String say(String key) {

@@ -154,6 +154,23 @@ class LabelsTest {
     }
 
     @Test
+    void a_mother_whose_code_can_not_be_printed_is_refused_with_her_code() {
+        Map<String, Object> body = new HashMap<>(TestNursery.motherBody("桑-1", "CYDOBL", nursery.field()));
+        long mother = nursery.grower()
+                .post("/api/v1/mothers", body)
+                .expect(201)
+                .body()
+                .path("id")
+                .asLong();
+        Client.Answer refused =
+                nursery.grower().get("/api/v1/labels.pdf?mothers=" + mother).expect(400);
+        assertThat(refused.fields()).containsExactly("桑-1");
+        String code = nursery.set(mother, TestNursery.TODAY, 1).get(0);
+        nursery.grower().get("/api/v1/labels.pdf?codes=" + code).expect(400);
+        assertThat(nursery.grower().get("/api/v1/round-sheet").status()).isLessThan(500);
+    }
+
+    @Test
     void a_sheet_of_ones_own_is_taken_by_its_dimensions_if_its_labels_lie_on_it() throws Exception {
         long mother = nursery.mother("CYDOBL", nursery.field());
         String code = nursery.set(mother, TestNursery.TODAY, 1).get(0);

@@ -102,6 +102,16 @@ class LedgerTest {
     }
 
     @Test
+    void what_somebody_calls_a_side_is_never_taken_for_a_place_to_be_filled_in() {
+        String sentence = nursery.viewer()
+                .get("/api/v1/comparisons?rootedA=19&setA=20&rootedB=1&setB=20&nameA=%7B%7Blow%7D%7D&nameB=%7B%7D")
+                .expect(200)
+                .body()
+                .toString();
+        assertThat(sentence).contains("{{low}} did better");
+    }
+
+    @Test
     void a_table_counts_what_became_of_layers_and_each_figure_finds_the_layers_behind_it() {
         season();
         JsonNode table = ledger("WOUND");
