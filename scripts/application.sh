@@ -78,13 +78,14 @@ ready() {
     curl -fs --max-time 10 "${trust[@]}" "$(cat "$RUN/application.url" 2>/dev/null)/actuator/health/readiness" >/dev/null 2>&1
 }
 
-# The work that a process and its database have done so far, in ticks of the processor: while it grows, something goes on.
+# The work that has been done so far: ticks of the processor of the application and its database, and kilobytes of the
+# database as it is made. While it changes, something goes on.
 work_done() {
     local pid ticks=0
     for pid in $(cat "$RUN/application.pid" "$RUN/db.pid" 2>/dev/null); do
         ticks=$((ticks + $(awk '{print $14 + $15}' "/proc/$pid/stat" 2>/dev/null || echo 0)))
     done
-    printf '%s' "$ticks"
+    printf '%s' $((ticks + $(du -sk "$DATA"/db* 2>/dev/null | awk '{sum += $1} END {print sum + 0}')))
 }
 
 # A start may take as long as it takes, on a slow machine or with a large nursery to migrate: it is given up only when

@@ -41,7 +41,7 @@ async function save(): Promise<void> {
     <template v-if="!isMe">
       <Choice v-model="role" :label="t('people.may')" :options="roles" />
       <label class="flex min-h-12 items-center gap-3">
-        <input v-model="disabled" type="checkbox" class="size-6" data-testid="has-left" />
+        <input v-model="disabled" type="checkbox" class="size-6 accent-lichen" data-testid="has-left" />
         <span>
           <b>{{ t('people.leaves') }}</b>
           <span class="eyebrow block">{{ t('people.leavesHint') }}</span>

@@ -3,6 +3,7 @@ import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, type Schemas } from '@/shared/api/client'
+import { browserName } from '@/me/browserName'
 import { dayText, timeText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -18,6 +19,11 @@ const { data, error, refetch, hasNextPage, fetchNextPage, isPending } = useInfin
   getNextPageParam: (last) => (last.length === PAGE ? `?before=${last[last.length - 1]!.id}` : undefined),
 })
 const events = computed(() => data.value?.pages.flat() ?? [])
+/** As people call it: browsers and roles have names of their own. */
+function detail(one: Schemas['EventView']): string {
+  if (one.kind === 'SIGNED_IN') return browserName(one.detail)
+  return one.detail.replace(/\b(OWNER|GROWER|VIEWER)\b/g, (role) => t(`people.role.${role}`))
+}
 const GRAVE = new Set(['SIGN_IN_REFUSED', 'SIGN_IN_SLOWED', 'REFUSED', 'NURSERY_TAKEN', 'RESTORED'])
 </script>
 
@@ -43,12 +49,12 @@ const GRAVE = new Set(['SIGN_IN_REFUSED', 'SIGN_IN_SLOWED', 'REFUSED', 'NURSERY_
             <td class="py-2 pr-4 whitespace-nowrap">
               {{ dayText(one.at.slice(0, 10), session.today) }}, {{ timeText(one.at) }}
             </td>
-            <td class="py-2 pr-4" :class="{ 'font-bold text-rust': GRAVE.has(one.kind) }">
+            <td class="py-2 pr-4 whitespace-nowrap" :class="{ 'font-bold text-rust': GRAVE.has(one.kind) }">
               {{ t(`log.kinds.${one.kind}`) }}
             </td>
             <td class="py-2 pr-4">{{ one.person }}</td>
             <td class="py-2 pr-4">{{ one.address }}</td>
-            <td class="py-2 break-all text-muted">{{ one.detail }}</td>
+            <td class="py-2 break-all text-muted">{{ detail(one) }}</td>
           </tr>
         </tbody>
       </table>

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import org.kindgirdle.server.problem.ProblemException;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
@@ -18,10 +19,15 @@ class Sessions {
 
     private static final int HANDLE = 16;
 
-    private final FindByIndexNameSessionRepository<? extends Session> sessions;
+    private final ObjectProvider<FindByIndexNameSessionRepository<? extends Session>> repository;
 
-    Sessions(FindByIndexNameSessionRepository<? extends Session> sessions) {
-        this.sessions = sessions;
+    /** @param repository none where nothing is served, as when projections are made anew */
+    Sessions(ObjectProvider<FindByIndexNameSessionRepository<? extends Session>> repository) {
+        this.repository = repository;
+    }
+
+    private FindByIndexNameSessionRepository<? extends Session> sessions() {
+        return repository.getObject();
     }
 
     /**
@@ -33,7 +39,7 @@ class Sessions {
     record SessionOf(String id, boolean current, Instant since, Instant lastUsed, String address, String browser) {}
 
     List<SessionOf> of(String name, String currentId) {
-        return sessions.findByPrincipalName(name).values().stream()
+        return sessions().findByPrincipalName(name).values().stream()
                 .map(one -> new SessionOf(
                         handle(one.getId()),
                         one.getId().equals(currentId),
@@ -47,11 +53,11 @@ class Sessions {
 
     /** @throws ProblemException 404 if that person has no such session */
     void end(String name, String handle) {
-        String id = sessions.findByPrincipalName(name).keySet().stream()
+        String id = sessions().findByPrincipalName(name).keySet().stream()
                 .filter(one -> handle(one).equals(handle))
                 .findFirst()
                 .orElseThrow(() -> ProblemException.notFound("session", handle));
-        sessions.deleteById(id);
+        sessions().deleteById(id);
     }
 
     void endAll(String name) {
@@ -59,9 +65,9 @@ class Sessions {
     }
 
     void endAllBut(String name, String id) {
-        sessions.findByPrincipalName(name).keySet().stream()
+        sessions().findByPrincipalName(name).keySet().stream()
                 .filter(one -> !one.equals(id))
-                .forEach(sessions::deleteById);
+                .forEach(sessions()::deleteById);
     }
 
     private static String handle(String id) {
