@@ -117,7 +117,7 @@ prepare() {
         build_application
         BUILT=$APP
     else
-        APP=$DATA/app/current
+        APP=$(readlink -f "$DATA/app/current")
     fi
 }
 

@@ -22,7 +22,7 @@ launch_application() {
 supervise() {
     read_options "$@"
     choose_data nursery
-    APP=$DATA/app/current
+    APP=$(readlink -f "$DATA/app/current")
     export PATH="$PATH:/usr/sbin:/sbin"
     PORT=${KG_PORT:-8080}
     printf '%s' "$$" >"$RUN/supervisor.pid"

@@ -8,29 +8,34 @@ application_version() { unzip_manifest "$1/kind-girdle.jar" | sed -nE 's/^Implem
 
 unzip_manifest() { (cd "$(mktemp -d)" && jar xf "$1" META-INF/MANIFEST.MF 2>/dev/null && cat META-INF/MANIFEST.MF); }
 
-# copy_application FROM TO: whole or not at all, sharing the disk where that can be done
+# copy_application FROM TO: whole or not at all, sharing the disk where that can be done. One that was built elsewhere
+# (KG_APP) is somebody's to keep: it is only pointed to.
 copy_application() {
     rm -rf "$2.part"
     mkdir -p "$(dirname "$2")"
+    if [ -n "${KG_APP:-}" ]; then
+        ln -s "$(readlink -f "$1")" "$2.part"
+        mv -T "$2.part" "$2"
+        return
+    fi
     cp -al "$1" "$2.part" 2>/dev/null || { rm -rf "$2.part"; cp -a "$1" "$2.part"; } ||
         fail "The application could not be copied to $2." "Is there room on the disk?"
     # classes kept for another folder are of no use here
     rm -f "$2.part/classes.jsa"
-    application_stamp "$1" >"$2.part/installed"
     mv "$2.part" "$2"
 }
 
 # The first application of a nursery.
 install_application() {
     if [ ! -f "$DATA/app/current/kind-girdle.jar" ]; then copy_application "$BUILT" "$DATA/app/current"; fi
-    APP=$DATA/app/current
+    APP=$(readlink -f "$DATA/app/current")
 }
 
 # Is what the nursery runs what lies in this folder?
 is_newest() {
     local here
     if [ -n "${KG_APP:-}" ]; then here=$(application_stamp "$KG_APP"); else here=$(sources_stamp); fi
-    [ "$(cat "$DATA/app/current/installed" 2>/dev/null)" = "$here" ]
+    [ "$(application_stamp "$DATA/app/current")" = "$here" ]
 }
 
 say_newer() {
@@ -68,7 +73,7 @@ update_nursery() {
     step "backing up, and reading the backup again"
     start_database
     # by the version that has been at work so far, if there is one
-    [ ! -f "$DATA/app/current/kind-girdle.jar" ] || APP=$DATA/app/current
+    [ ! -f "$DATA/app/current/kind-girdle.jar" ] || APP=$(readlink -f "$DATA/app/current")
     (export_database && on_database backup "$backup") || {
         [ "$was_up" = no ] || back_up_again
         fail "The nursery could not be backed up, so nothing was changed." "See above."
@@ -76,7 +81,7 @@ update_nursery() {
     rm -rf "$DATA/app/previous"
     [ ! -d "$DATA/app/current" ] || mv "$DATA/app/current" "$DATA/app/previous"
     copy_application "$BUILT" "$DATA/app/current"
-    APP=$DATA/app/current
+    APP=$(readlink -f "$DATA/app/current")
     step "starting the new version (it migrates the database)"
     if (start_anew && step "checking that everything is there" && export_database && on_database check "$backup"); then
         [ "$was_up" = yes ] || (stop_nursery >/dev/null)
@@ -115,7 +120,7 @@ way_back() {
         old=$(database_name)
         make_database "$new"
         # by the version that wrote the backup: the one that failed need not be able to do anything
-        [ -d "$DATA/app/previous" ] && APP=$DATA/app/previous
+        [ -d "$DATA/app/previous" ] && APP=$(readlink -f "$DATA/app/previous")
         if (DB_NAME=$new && export_database && on_database restore-as-it-was "$1"); then
             printf '%s' "$new" >"$SECRETS/db-name"
             as_database_root -e "drop database \`$old\`"
@@ -127,7 +132,7 @@ way_back() {
         rm -rf "$DATA/app/failed"
         mv "$DATA/app/current" "$DATA/app/failed"
         mv "$DATA/app/previous" "$DATA/app/current"
-        APP=$DATA/app/current
+        APP=$(readlink -f "$DATA/app/current")
         if [ "$2" = yes ] && start_anew; then
             say "The version before runs again at $(cat "$RUN/application.url"), with everything that it had. What went wrong: $LOGS/failed-update.log"
         else

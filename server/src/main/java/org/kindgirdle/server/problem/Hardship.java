@@ -37,7 +37,8 @@ final class Hardship {
     /** Null if it is something else. */
     static @Nullable ProblemDetail of(@Nullable Throwable failure) {
         for (Throwable one = failure; one != null; one = one.getCause()) {
-            int code = one instanceof SQLException sql ? sql.getErrorCode() : 0;
+            SQLException sql = one instanceof SQLException thrown ? thrown : null;
+            int code = sql == null ? 0 : sql.getErrorCode();
             if (one instanceof PessimisticLockingFailureException || LOCKS.contains(code)) {
                 return detail(
                         HttpStatus.SERVICE_UNAVAILABLE,
@@ -55,6 +56,7 @@ final class Hardship {
             if (one instanceof SQLTransientConnectionException
                     || one instanceof SQLNonTransientConnectionException
                     || one instanceof SQLRecoverableException
+                    || sql != null && isCutOff(sql)
                     || one instanceof JDBCConnectionException
                     || one instanceof DataAccessResourceFailureException) {
                 return away();
@@ -69,6 +71,12 @@ final class Hardship {
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "The database can't be reached",
                 "What you typed is still here. Try again in a moment: it is not written twice.");
+    }
+
+    /** The line broke while something was under way: a connection exception by its class, or a pool that has given it up. */
+    private static boolean isCutOff(SQLException failure) {
+        String state = failure.getSQLState();
+        return state != null && state.startsWith("08") || "Connection is closed".equals(failure.getMessage());
     }
 
     private static boolean isDisk(IOException failure) {

@@ -34,6 +34,8 @@ class HardshipTest {
                         new UncheckedIOException(new AccessDeniedException("/photos")),
                         507,
                         "No room on the nursery's disk"),
+                Arguments.of(new SQLException("Connection is closed"), 503, "The database can't be reached"),
+                Arguments.of(new SQLException("Socket error", "08000"), 503, "The database can't be reached"),
                 Arguments.of(
                         new SQLTransientConnectionException("no connection"), 503, "The database can't be reached"));
     }
