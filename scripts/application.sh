@@ -211,6 +211,7 @@ start_nursery() {
     prepare
     if [ -d "$DATA/db" ] && [ ! -f "$DATA/app/current/kind-girdle.jar" ]; then
         step "this nursery was kept by an older version: taking it over"
+        printf '%s' "$*" >"$RUN/options"
         update_nursery and-start
         return
     fi
@@ -224,14 +225,9 @@ start_nursery() {
         : >"$LOGS/application.log"
     fi
     : >"$LOGS/supervisor.log"
-    if has_systemd && grep -qF "KG_DATA=$DATA" /etc/systemd/system/$UNIT.service 2>/dev/null; then
-        as_root systemctl start $UNIT
-    else
-        # certificates are made, and what is wrong with a port is said, before anything goes into the background
-        if [ "$LAN" = yes ]; then export_lan; fi
-        start_supervisor "$@"
-    fi
-    write_url
+    # certificates are made, and what is wrong with a port is said, before anything goes into the background
+    if [ "$LAN" = yes ]; then export_lan; fi
+    begin_watch "$@"
     (wait_until_up) || { stop_supervisor; exit 1; }
     say "Kind Girdle runs at $URL"
     [ "$LAN" = no ] || say_lan

@@ -75,6 +75,17 @@ start_supervisor() {
     done
 }
 
+# By systemd where it was given the nursery, else by itself; with the options of before where none are given.
+begin_watch() {
+    if has_unit; then
+        as_root systemctl start $UNIT
+    else
+        printf '%s' "$*" >"$RUN/options"
+        start_supervisor "$@"
+    fi
+    write_url
+}
+
 stop_supervisor() {
     if under_systemd; then
         as_root systemctl stop $UNIT || true
@@ -92,7 +103,8 @@ stop_supervisor() {
 }
 
 has_systemd() { [ -d /run/systemd/system ] && command -v systemctl >/dev/null 2>&1; }
-under_systemd() { has_systemd && systemctl is-active --quiet $UNIT 2>/dev/null && grep -qF "KG_DATA=$DATA" /etc/systemd/system/$UNIT.service 2>/dev/null; }
+has_unit() { has_systemd && grep -qF "KG_DATA=$DATA" /etc/systemd/system/$UNIT.service 2>/dev/null; }
+under_systemd() { has_unit && systemctl is-active --quiet $UNIT 2>/dev/null; }
 
 # install_units [--lan] [--to FOLDER]: units for systemd, so that the nursery is there after a power cut too
 install_units() {

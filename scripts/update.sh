@@ -100,8 +100,10 @@ start_anew() {
     TRIES_BEFORE=0
     : >"$LOGS/application.log"
     : >"$LOGS/supervisor.log"
-    start_supervisor
-    write_url
+    local options=()
+    read -ra options <"$RUN/options" 2>/dev/null || true
+    read_options "${options[@]}"
+    begin_watch "${options[@]}"
     (wait_until_up) || { stop_supervisor; return 1; }
 }
 

@@ -1,71 +1,65 @@
 package org.kindgirdle.server.problem;
 
 import jakarta.annotation.PreDestroy;
-import java.io.IOException;
-import java.net.InetSocketAddress;
-import java.net.Socket;
+import java.sql.Connection;
+import java.sql.SQLException;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 
-/** Whether the database's port is open: asked twice a second, so that no request has to find out by waiting. */
+/**
+ * Whether the database is known to be away. The request that finds out has waited for it; from then on one thread asks
+ * again and again, and all others are answered at once. Nobody asks while all is well: a server takes connections that
+ * say nothing for an attack.
+ */
 @Component
 class DatabaseWatch {
 
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseWatch.class);
-    private static final Pattern ADDRESS = Pattern.compile("jdbc:\\w+://([^:/,?]+)(?::(\\d+))?/.*");
-    private static final int STANDARD_PORT = 3306;
-    private static final int EVERY_MS = 500;
-    private static final int PATIENCE_MS = 2000;
+    private static final int AGAIN_MS = 200;
 
-    private final String host;
-    private final int port;
-    private volatile boolean away;
+    private final ObjectProvider<DataSource> database;
+    private final AtomicBoolean away = new AtomicBoolean();
     private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread one = new Thread(task, "database-watch");
         one.setDaemon(true);
         return one;
     });
 
-    DatabaseWatch(@Value("${spring.datasource.url}") String url) {
-        Matcher address = ADDRESS.matcher(url);
-        // several addresses in one, or none: then every request finds out by itself
-        host = address.matches() ? address.group(1) : "";
-        port = host.isEmpty() || address.group(2) == null ? STANDARD_PORT : Integer.parseInt(address.group(2));
-        if (!host.isEmpty()) {
-            thread.scheduleWithFixedDelay(this::look, EVERY_MS, EVERY_MS, TimeUnit.MILLISECONDS);
-        }
+    DatabaseWatch(ObjectProvider<DataSource> database) {
+        this.database = database;
     }
 
     boolean isAway() {
-        // on this machine the answer comes at once, and the database may have come back this moment
-        return away && !(isHere() && isOpen());
+        return away.get();
     }
 
-    private boolean isHere() {
-        return host.equals("127.0.0.1") || host.equals("localhost");
+    /** A request has found it away. */
+    void noticed() {
+        if (away.compareAndSet(false, true)) {
+            LOG.warn("The database does not answer");
+            thread.execute(this::look);
+        }
     }
 
     private void look() {
-        boolean isOpen = isOpen();
-        if (isOpen == away) {
-            LOG.warn(isOpen ? "The database is back" : "The database at {}:{} does not answer", host, port);
+        try (Connection connection = database.getObject().getConnection()) {
+            if (connection.isValid(1)) {
+                away.set(false);
+                LOG.warn("The database is back");
+                return;
+            }
+        } catch (SQLException stillAway) {
+            // asked again below
         }
-        away = !isOpen;
-    }
-
-    private boolean isOpen() {
-        try (Socket socket = new Socket()) {
-            socket.connect(new InetSocketAddress(host, port), PATIENCE_MS);
-            return true;
-        } catch (IOException closed) {
-            return false;
+        if (!thread.isShutdown()) {
+            thread.schedule(this::look, AGAIN_MS, TimeUnit.MILLISECONDS);
         }
     }
 

@@ -26,6 +26,8 @@ final class Hardship {
 
     static final int AGAIN_SECONDS = 5;
 
+    private static final String AWAY = "The database can't be reached";
+
     /** Of the server: lock wait timeout, deadlock, record changed since it was read (with snapshot isolation). */
     private static final Set<Integer> LOCKS = Set.of(1205, 1213, 1020);
 
@@ -69,7 +71,7 @@ final class Hardship {
     static ProblemDetail away() {
         return detail(
                 HttpStatus.SERVICE_UNAVAILABLE,
-                "The database can't be reached",
+                AWAY,
                 "What you typed is still here. Try again in a moment: it is not written twice.");
     }
 
@@ -77,6 +79,11 @@ final class Hardship {
     private static boolean isCutOff(SQLException failure) {
         String state = failure.getSQLState();
         return state != null && state.startsWith("08") || "Connection is closed".equals(failure.getMessage());
+    }
+
+    /** Whether it is the database that is away. */
+    static boolean isAway(ProblemDetail known) {
+        return AWAY.equals(known.getTitle());
     }
 
     private static boolean isDisk(IOException failure) {

@@ -54,8 +54,11 @@ class HardshipFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (database.isAway() && request.getRequestURI().startsWith("/api/")) {
-            // nobody waits for what is known not to be there: a page then shows at once what its device knows
+        if (database.isAway()
+                && request.getMethod().equals("GET")
+                && request.getRequestURI().startsWith("/api/")) {
+            // nobody waits to read what is known not to be there: a page then shows at once what its device knows;
+            // what is sent waits as long as it makes sense, for the database may be back any moment
             write(response, Hardship.away());
             return;
         }
@@ -67,6 +70,9 @@ class HardshipFilter extends OncePerRequestFilter {
                 throw failure;
             }
             LOG.warn("{}: {}", known.getTitle(), failure.getMessage());
+            if (Hardship.isAway(known)) {
+                database.noticed();
+            }
             response.reset();
             write(response, known);
         }

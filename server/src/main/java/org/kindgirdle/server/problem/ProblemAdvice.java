@@ -47,6 +47,12 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static final Pattern COERCED = Pattern.compile("value \\(\"(.{1,200}?)\"\\)");
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
+    private final DatabaseWatch database;
+
+    ProblemAdvice(DatabaseWatch database) {
+        this.database = database;
+    }
+
     static final Violation UNDECODABLE = new Violation(
             "", null, "UTF-8, percent-encoded", "The address has signs in it that are no text. Type it anew.");
 
@@ -98,6 +104,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         ProblemDetail known = Hardship.of(bug);
         if (known != null) {
             LOG.warn("{}: {}", known.getTitle(), bug.getMessage());
+            if (Hardship.isAway(known)) {
+                database.noticed();
+            }
             return Hardship.answer(known);
         }
         String reference = Long.toString(System.nanoTime() & 0xFFFFFFL, 36);
