@@ -141,7 +141,7 @@ async function save(): Promise<void> {
         <form
           v-if="giving === one.id"
           class="panel col-span-full my-2 grid gap-3"
-          :aria-label="t('people.newPasswordFor', { name: one.fullName })"
+          :aria-label="t('people.giveNew', { name: one.fullName })"
           @submit.prevent="give(one)"
         >
           <Field

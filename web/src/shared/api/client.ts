@@ -28,7 +28,7 @@ export class Problem extends Error {
   }
 }
 
-export function cookie(name: string): string {
+function cookie(name: string): string {
   const found = document.cookie.split('; ').find((one) => one.startsWith(`${name}=`))
   return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
 }
@@ -57,6 +57,11 @@ export async function api<T>(
 /** Cookies do not know ports: the demo's token has a name of its own. The session says which. */
 let tokenCookie = 'XSRF-TOKEN'
 
+/** What every change has to carry. */
+export function formToken(): string {
+  return cookie(tokenCookie)
+}
+
 export function useDemoToken(isDemo: boolean): void {
   tokenCookie = isDemo ? 'DEMO-XSRF-TOKEN' : 'XSRF-TOKEN'
 }
@@ -78,7 +83,7 @@ async function call<T>(
         ...(body === undefined
           ? {}
           : { 'content-type': body instanceof Blob ? body.type : 'application/json' }),
-        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': cookie(tokenCookie) }),
+        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': formToken() }),
         ...(commandId ? { 'Command-Id': commandId } : {}),
         ...more,
       },

@@ -1,4 +1,4 @@
-import { cookie, Problem, type Violation } from './client'
+import { formToken, Problem, type Violation } from './client'
 
 /** Asks for a document; with a body, for one that is made from it. */
 export async function fetchFile(path: string, body?: unknown): Promise<Blob> {
@@ -10,7 +10,7 @@ export async function fetchFile(path: string, body?: unknown): Promise<Blob> {
         ? {}
         : {
             method: 'POST',
-            headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
+            headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': formToken() },
             body: JSON.stringify(body),
           },
     )

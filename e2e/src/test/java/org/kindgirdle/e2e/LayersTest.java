@@ -108,7 +108,9 @@ class LayersTest {
             assertThat(visit.button("Throw it away")).isVisible();
             assertThat(visit.axe()).isEmpty();
             visit.button("Throw it away").tap();
-            assertThat(visit.see("photos")).hasCount(0);
+            // shown no more, but not without a trace
+            assertThat(visit.see("photos").getByRole(AriaRole.IMG)).hasCount(0);
+            assertThat(visit.see("photo-gone")).containsText("was taken away by Ivo Sandmoor");
         }
     }
 

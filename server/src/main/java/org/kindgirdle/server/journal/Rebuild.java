@@ -133,6 +133,10 @@ public class Rebuild {
     private NurserySnapshot nursery(Layer layer, Map<At, NurserySnapshot> nurseries) {
         NurserySnapshot day = snapshots.take(layer.asOf);
         String species = day.mother(layer.motherId).speciesCode();
+        if (layer.rulesNumber == day.rulesNumber()
+                && layer.profileNumber == day.species(species).profileNumber()) {
+            return day;
+        }
         At at = new At(layer.asOf, layer.rulesNumber, species, layer.profileNumber);
         return nurseries.computeIfAbsent(
                 at,

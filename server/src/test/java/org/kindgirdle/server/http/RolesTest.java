@@ -23,6 +23,8 @@ class RolesTest {
 
     private static final List<String> METHODS = List.of("get", "post", "put", "delete", "patch");
 
+    private static final Map<Rank, Client> SIGNED_IN = new EnumMap<>(Rank.class);
+
     private final TestNursery nursery;
 
     RolesTest(TestNursery nursery) {
@@ -43,7 +45,7 @@ class RolesTest {
     @MethodSource("operations")
     void who_may_less_is_refused_and_who_may_is_not(String operation) {
         Rank least = Roles.least().get(operation);
-        people().forEach((rank, client) -> {
+        people(operation).forEach((rank, client) -> {
             Client.Answer answer = call(client, operation);
             boolean isRefused = answer.status() == 401 && !operation.equals("POST /api/v1/session")
                     || answer.status() == 403
@@ -61,8 +63,11 @@ class RolesTest {
         assertThat(nursery.viewer().get(path).status()).isIn(400, 403, 404);
     }
 
-    /** Each in a browser of their own: some operations end a session. */
-    private Map<Rank, Client> people() {
+    /** Signed in once, but for what ends a session. */
+    private Map<Rank, Client> people(String operation) {
+        if (!operation.endsWith("/session") && !SIGNED_IN.isEmpty()) {
+            return SIGNED_IN;
+        }
         Map<Rank, Client> people = new EnumMap<>(Rank.class);
         Client stranger = nursery.anonymous();
         stranger.get("/api/v1/session");
@@ -70,6 +75,9 @@ class RolesTest {
         people.put(Rank.VIEWER, nursery.again("vesper"));
         people.put(Rank.GROWER, nursery.again("gale"));
         people.put(Rank.OWNER, nursery.again("odile"));
+        if (!operation.endsWith("/session")) {
+            SIGNED_IN.putAll(people);
+        }
         return people;
     }
 
