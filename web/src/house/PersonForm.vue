@@ -11,7 +11,7 @@ import { useCommand } from '@/shared/useCommand'
 const props = defineProps<{ person: Schemas['PersonView']; isMe: boolean }>()
 const emit = defineEmits<{ saved: [person: Schemas['PersonView']]; back: [] }>()
 const { t } = useI18n()
-const { saving, problem, send, error } = useCommand<Schemas['PersonView']>()
+const { saving, problem, stale, send, error } = useCommand<Schemas['PersonView']>()
 const fullName = ref(props.person.fullName)
 const role = ref<string>(props.person.role)
 const disabled = ref(Boolean(props.person.disabledAt))
@@ -20,13 +20,28 @@ const roles: [string, string][] = (['GROWER', 'VIEWER', 'OWNER'] as const).map((
   t(`people.roles.${one}`),
 ])
 
-async function save(): Promise<void> {
-  const changed = await send('PUT', `/people/${props.person.id}`, {
+/** What was on the screen; what another owner has changed since is shown, and the next save counts. */
+let seen = props.person
+
+function put(): Promise<Schemas['PersonView'] | null> {
+  return send('PUT', `/people/${seen.id}`, {
     fullName: fullName.value.trim(),
     role: role.value,
     disabled: disabled.value,
-    version: props.person.version,
+    version: seen.version,
   })
+}
+
+async function save(): Promise<void> {
+  let changed = await put()
+  if (!changed && stale.value) {
+    const now = stale.value
+    // a password or units of their own are nothing that is changed here
+    const isTheSame =
+      now.fullName === seen.fullName && now.role === seen.role && now.disabledAt === seen.disabledAt
+    seen = now
+    if (isTheSame) changed = await put()
+  }
   if (changed) emit('saved', changed)
 }
 </script>

@@ -20,6 +20,7 @@ create table known_device (
     person_id bigint not null,
     token_hash char(64) character set ascii not null,
     last_used datetime(6) not null,
+    index known_device_last_used (last_used),
     constraint known_device_token unique (token_hash, person_id),
     constraint known_device_person foreign key (person_id) references person (id)
 );

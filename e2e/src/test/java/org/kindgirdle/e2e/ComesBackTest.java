@@ -59,9 +59,9 @@ class ComesBackTest {
 
         // two of 32 million pixels, held on their side, and more behind them, all at once
         byte[] large = onItsSide(jpeg(6500, 4950));
-        ExecutorService phones = Executors.newFixedThreadPool(8);
+        ExecutorService phones = Executors.newFixedThreadPool(6);
         List<Future<Client.Answer>> answers = new ArrayList<>();
-        for (int i = 0; i < 8; i++) {
+        for (int i = 0; i < 6; i++) {
             answers.add(
                     phones.submit(() -> application.api("ivo").upload(path, UUID.randomUUID(), "image/jpeg", large)));
         }

@@ -83,7 +83,7 @@ class HouseTest {
 
     @Test
     void weatherFromAFileIsLookedThroughFirstAndTakenWhole() {
-        try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
+        try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             visit.open("/house");
             visit.button("Take from a file").click();
             weatherFile(visit, "date,min_c,max_c\n2026-07-08,9,18\n2026-07-09,21,18\n");

@@ -21,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 class KnownDevices {
 
     /** As long as browsers keep a cookie at the most. */
-    private static final Duration LIVES = Duration.ofDays(400);
+    static final Duration LIVES = Duration.ofDays(400);
 
     private final KnownDeviceRepository devices;
     private final PersonRepository people;
@@ -56,7 +56,6 @@ class KnownDevices {
                 devices.findByPersonIdAndTokenHash(personId, hash).orElseGet(() -> new KnownDevice(personId, hash));
         device.lastUsed = system.instant().truncatedTo(ChronoUnit.MICROS);
         devices.save(device);
-        devices.deleteByLastUsedBefore(device.lastUsed.minus(LIVES));
         response.addHeader(
                 HttpHeaders.SET_COOKIE,
                 ResponseCookie.from(names.device(), token)

@@ -7,9 +7,15 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Objects;
 import org.kindgirdle.server.problem.ProblemException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Slows down guessing, by the system clock. A try is written down before the password is looked at, and counts those
@@ -23,12 +29,26 @@ class SignInThrottle {
     private static final int MOST_BY_NAME = 8;
     private static final int MOST_BY_ADDRESS = 40;
 
-    private final SignInTryRepository tries;
-    private final Clock system;
+    /** Sign-ins between two clearings of what is old. */
+    private static final int CLEAN_EVERY = 100;
 
-    SignInThrottle(SignInTryRepository tries, Clock system) {
+    private static final Logger LOG = LoggerFactory.getLogger(SignInThrottle.class);
+
+    private final SignInTryRepository tries;
+    private final KnownDeviceRepository devices;
+    private final Clock system;
+    private final TransactionTemplate own;
+
+    SignInThrottle(
+            SignInTryRepository tries,
+            KnownDeviceRepository devices,
+            Clock system,
+            PlatformTransactionManager transactions) {
         this.tries = tries;
+        this.devices = devices;
         this.system = system;
+        this.own = new TransactionTemplate(transactions);
+        this.own.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
     }
 
     /** One try. */
@@ -37,7 +57,6 @@ class SignInThrottle {
     @Transactional(propagation = Propagation.REQUIRES_NEW)
     public Try begin(String name, String address, String device) {
         Instant now = system.instant().truncatedTo(ChronoUnit.MICROS);
-        tries.deleteOlder(now.minus(Duration.ofDays(1)));
         SignInTry one = tries.save(new SignInTry(name, address, device, now));
         return new Try(name, address, device, Objects.requireNonNull(one.id));
     }
@@ -68,8 +87,23 @@ class SignInThrottle {
                 (int) seconds);
     }
 
-    @Transactional
+    /**
+     * What failed before is forgotten. Where others of the same name come in at the same moment, both clear away the
+     * same rows: whoever loses leaves it to the other, for nobody is kept out by what is only to be tidied up.
+     */
     public void succeeded(Try one) {
-        tries.deleteOf(one.name(), one.address(), one.device());
+        tidy(() -> tries.deleteOf(one.name(), one.address(), one.device()));
+        if (one.id() % CLEAN_EVERY == 0) {
+            tidy(() -> tries.deleteOlder(system.instant().minus(Duration.ofDays(1))));
+            tidy(() -> devices.deleteByLastUsedBefore(system.instant().minus(KnownDevices.LIVES)));
+        }
+    }
+
+    private void tidy(Runnable work) {
+        try {
+            own.executeWithoutResult(status -> work.run());
+        } catch (PessimisticLockingFailureException others) {
+            LOG.debug("Left to others: {}", others.getMessage());
+        }
     }
 }

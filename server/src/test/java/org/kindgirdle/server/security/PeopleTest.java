@@ -201,6 +201,23 @@ class PeopleTest {
     }
 
     @Test
+    void many_come_in_at_the_same_moment_and_none_is_turned_away() throws Exception {
+        person("rush", "VIEWER");
+        int many = 8;
+        ExecutorService devices = Executors.newFixedThreadPool(many);
+        for (int round = 0; round < 3; round++) {
+            List<Future<Client>> all = new ArrayList<>();
+            for (int i = 0; i < many; i++) {
+                all.add(devices.submit(() -> signedIn("rush")));
+            }
+            for (Future<Client> one : all) {
+                one.get().get("/api/v1/me/sessions").expect(200);
+            }
+        }
+        devices.shutdown();
+    }
+
+    @Test
     void no_stranger_locks_out_whoever_has_signed_in_on_a_device_before() {
         person("cedar", "VIEWER");
         Client ownDevice = signedIn("cedar");
