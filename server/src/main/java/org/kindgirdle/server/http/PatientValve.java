@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ValveBase;
@@ -29,9 +30,9 @@ final class PatientValve extends ValveBase {
     @Override
     public void invoke(Request request, Response response) throws IOException, ServletException {
         getNext().invoke(request, response);
-        boolean isRead = request.getContentLengthLong() == 0
-                || request.getContentLengthLong() < 0 && request.getHeader("Transfer-Encoding") == null;
-        if (isRead || request.isAsync()) {
+        AtomicBoolean isRead = new AtomicBoolean();
+        request.getCoyoteRequest().action(ActionCode.REQUEST_BODY_FULLY_READ, isRead);
+        if (isRead.get() || request.isAsync()) {
             return;
         }
         boolean isAtEnd = false;
