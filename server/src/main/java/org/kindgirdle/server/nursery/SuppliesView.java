@@ -20,7 +20,7 @@ import org.kindgirdle.server.problem.Within;
  * @param pottingMix the light mix that they are filled up with
  */
 public record SuppliesView(
-        @NotNull Map<Medium, MediumMix> mixes,
+        @NotNull Map<Medium, @NotNull MediumMix> mixes,
         @NotNull @Size(max = 100) List<HouseContainer> containers,
         @NotNull @Size(max = 100) List<HouseHormone> hormones,
         @NotNull @Size(max = 100) List<HousePot> pots,

@@ -31,7 +31,7 @@ final class SumsRequest {
             @Nullable @Within(low = 0, high = 1e6, unit = "ppm")
             Double stockPpm,
 
-            @Nullable @Within(low = 0, high = 100, unit = "%")
+            @Nullable @Within(low = 0.1, high = 100, unit = "%")
             Double purityPercent,
 
             @NotNull @Within(low = 0, high = 1e6, unit = "ppm")

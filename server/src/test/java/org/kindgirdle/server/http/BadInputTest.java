@@ -25,6 +25,7 @@ import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.Client.Answer;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.TestNursery;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Whatever is sent to whichever endpoint: refused with a reason, and nothing written. */
 @ExtendWith(NurseryExtension.class)
@@ -303,13 +304,22 @@ class BadInputTest {
             /api/v1/layer-records | {"kind": "NOTED", "codes": [null], "details": {}} | codes[0]
             /api/v1/layer-records | {"kind": "TOPPED_UP", "codes": ["7KM-4X"], "details": {"watrMl": 5}} |
             /api/v1/layer-records | {"kind": "NOTED", "codes": ["7KM-4X"], "details": null} | details
-            /api/v1/sums/hormone | {"targetPpm": 1000, "volumeMl": 100, "purity": 1e-320} |
+            /api/v1/sums/hormone | {"stock": "SOLID", "purityPercent": 1e-320, "targetPpm": 1000, "volumeMl": 100} | purityPercent
             """)
     void lists_with_holes_and_sums_without_sense_are_refused(String path, String body, String field) {
         Answer answer = assertRefused(nursery.grower().send("POST", path, UUID.randomUUID(), body, true), 400);
         if (field != null) {
             assertThat(answer.fields()).contains(field);
         }
+    }
+
+    @Test
+    void a_mix_that_is_nothing_is_named() {
+        ObjectNode supplies =
+                (ObjectNode) nursery.owner().get("/api/v1/supplies").expect(200).body();
+        ((ObjectNode) supplies.path("mixes")).putNull("MOSS");
+        Answer answer = assertRefused(nursery.owner().put("/api/v1/supplies", supplies), 400);
+        assertThat(answer.fields().toString()).contains("mixes");
     }
 
     @ParameterizedTest
