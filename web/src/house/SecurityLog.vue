@@ -33,7 +33,7 @@ const GRAVE = new Set(['SIGN_IN_REFUSED', 'SIGN_IN_SLOWED', 'REFUSED', 'NURSERY_
     <p class="mt-1 mb-4 text-muted">{{ t('log.intro') }}</p>
     <ProblemNote :problem="error" @retry="refetch()" />
     <p v-if="!isPending && !events.length">{{ t('log.empty') }}</p>
-    <div v-if="events.length" class="overflow-x-auto" tabindex="0" role="region" :aria-label="t('log.title')">
+    <div v-if="events.length" class="overflow-x-auto" tabindex="0">
       <table class="w-full border-collapse text-left" data-testid="security-log">
         <thead>
           <tr class="border-b-2 border-ink">
