@@ -1,15 +1,10 @@
 package org.kindgirdle.server.calendar;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.LocalDate;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Optional;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.security.People;
+import org.kindgirdle.server.security.Secrets;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -20,12 +15,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class Addresses {
 
-    private static final int BYTES = 24;
-
     private final JdbcTemplate jdbc;
     private final CurrentPerson person;
     private final BusinessClock clock;
-    private final SecureRandom random = new SecureRandom();
 
     Addresses(JdbcTemplate jdbc, CurrentPerson person, BusinessClock clock) {
         this.jdbc = jdbc;
@@ -36,13 +28,11 @@ class Addresses {
     /** A new one in place of any that there was, which leads nowhere from now on. */
     @Transactional
     String renew() {
-        byte[] secret = new byte[BYTES];
-        random.nextBytes(secret);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
+        String token = Secrets.token();
         jdbc.update(
                 "replace into calendar_address (person_id, token_hash, made_on) values (?, ?, ?)",
                 person.id(),
-                hash(token),
+                Secrets.hash(token),
                 clock.today());
         return token;
     }
@@ -70,17 +60,9 @@ class Addresses {
     @Transactional(readOnly = true)
     Optional<Long> owner(String token) {
         return jdbc
-                .queryForList("select person_id from calendar_address where token_hash = ?", Long.class, hash(token))
+                .queryForList(
+                        "select person_id from calendar_address where token_hash = ?", Long.class, Secrets.hash(token))
                 .stream()
                 .findFirst();
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

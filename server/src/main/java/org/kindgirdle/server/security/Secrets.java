@@ -8,20 +8,20 @@ import java.util.Base64;
 import java.util.HexFormat;
 
 /** Random tokens, and the hashes under which they are kept. */
-final class Secrets {
+public final class Secrets {
 
     private static final int BYTES = 24;
     private static final SecureRandom RANDOM = new SecureRandom();
 
     private Secrets() {}
 
-    static String token() {
+    public static String token() {
         byte[] secret = new byte[BYTES];
         RANDOM.nextBytes(secret);
         return Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
     }
 
-    static String hash(String token) {
+    public static String hash(String token) {
         try {
             return HexFormat.of()
                     .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
