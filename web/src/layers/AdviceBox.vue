@@ -12,7 +12,12 @@ const props = defineProps<{ layer: Card; saving: boolean }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 const session = useSession()
 
-const workOf = computed(() => WORKS.find(([code]) => code === props.layer.advice.step)?.[0])
+/** The work of the step, while it is to be done: what was done, or is not wanted yet, is not asked for. */
+const workOf = computed(() => {
+  const { jobs, advice, asOf } = props.layer
+  const isDue = jobs.some((job) => job.code === advice.step && job.from <= asOf)
+  return isDue ? WORKS.find(([code]) => code === advice.step)?.[0] : undefined
+})
 const tones: Record<string, string> = {
   CALM: 'border-lichen bg-lichen-pale',
   ACT: 'border-sap bg-sap-pale',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { CONDITIONS, STAGES, STAGE_HINTS, STAGE_WORDS } from '@/shared/words'
 import SectorRing from '@/stem/SectorRing.vue'
 import type { Card } from '@/shared/device/useCards'
@@ -18,6 +19,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 
+const { t } = useI18n()
 const stage = ref('')
 const sectors = ref<number[]>([])
 const fill = ref(0)
@@ -27,8 +29,20 @@ const noting = ref(false)
 const photo = ref<Blob | null>(null)
 const noteField = ref<HTMLInputElement | null>(null)
 
+/** From this chance on the stage of last time is offered again; below it what is likeliest now is. */
+const LIKELY = 0.2
+
+function likeliestOf(layer: Card): { stage: string; p: number } {
+  return layer.odds.reduce((a, b) => (b.p > a.p ? b : a), { stage: layer.stage as string, p: 0 })
+}
+
+function isLastLikely(layer: Card): boolean {
+  const last = layer.odds.find((one) => one.stage === layer.stage)
+  return !layer.lookedOn || !last || last.p >= LIKELY
+}
+
 function beginWith(layer: Card): void {
-  stage.value = layer.stage
+  stage.value = isLastLikely(layer) ? layer.stage : likeliestOf(layer).stage
   sectors.value = [...layer.sectors]
   fill.value = layer.fillPercent
   conditions.value = [...layer.conditions]
@@ -39,7 +53,7 @@ function beginWith(layer: Card): void {
 
 function isAs(layer: Card): boolean {
   return (
-    stage.value === layer.stage &&
+    stage.value === (isLastLikely(layer) ? layer.stage : likeliestOf(layer).stage) &&
     Number(fill.value) === layer.fillPercent &&
     String(sectors.value) === String(layer.sectors) &&
     String([...conditions.value].sort()) === String([...layer.conditions].sort())
@@ -60,12 +74,21 @@ watch(
     if (isAs(before) || isAs(now)) beginWith(now)
   },
 )
-const isAsLastTime = computed(() => isAs(props.layer) && props.layer.lookedOn !== null)
+const isAsLastTime = computed(
+  () => isAs(props.layer) && props.layer.lookedOn !== null && isLastLikely(props.layer),
+)
 /** What is to be found today, in hundredths; nothing where no heat has been counted. */
 const odds = computed(() =>
   Object.fromEntries(props.layer.odds.map((one) => [one.stage, Math.round(one.p * 100)])),
 )
-const likeliest = computed(() => props.layer.odds.reduce((a, b) => (b.p > a.p ? b : a), { stage: '', p: 0 }))
+const likeliest = computed(() => (props.layer.odds.length ? likeliestOf(props.layer) : { stage: '', p: 0 }))
+const keepWords = computed(() =>
+  props.wrong
+    ? t('look.keepCorrection')
+    : isAsLastTime.value
+      ? t('look.same')
+      : t('look.keep', { stage: STAGE_WORDS[stage.value] }),
+)
 // the six that are met most often stand open, the rest one tap away
 const COMMON = 6
 const more = ref(CONDITIONS.slice(COMMON).some(([code]) => conditions.value.includes(code)))
@@ -122,9 +145,7 @@ function keep(): void {
       </div>
       <p class="eyebrow mt-1">
         {{ STAGE_WORDS[stage] }}: {{ STAGE_HINTS[stage]
-        }}<template v-if="layer.odds.length"
-          >. The share is how likely each is today, by the heat since the ring.</template
-        >
+        }}<template v-if="layer.odds.length">. {{ $t('look.share') }}</template>
       </p>
     </div>
     <div class="grid items-start gap-4 sm:grid-cols-[12rem_1fr]">
@@ -189,7 +210,7 @@ function keep(): void {
         :disabled="saving"
         data-testid="keep-look"
       >
-        {{ wrong ? 'Keep the correction' : isAsLastTime ? 'Same as last time' : 'Keep this look' }}
+        {{ keepWords }}
       </button>
       <slot></slot>
     </div>

@@ -27,7 +27,7 @@ const band = computed(() => {
   // the density of the date is the slope of the probability that the core gives for each day
   const slopes = forecast.curve.slice(1).map((point, i) => ({
     x: (x(point.on) + x(forecast.curve[i]!.on)) / 2,
-    slope: (point.readyP - forecast.curve[i]!.readyP) / daysBetween(forecast.curve[i]!.on, point.on),
+    slope: (point.fullP - forecast.curve[i]!.fullP) / daysBetween(forecast.curve[i]!.on, point.on),
   }))
   const top = Math.max(...slopes.map((one) => one.slope), 1e-9)
   const hill = slopes.length
@@ -42,9 +42,10 @@ const band = computed(() => {
       words: STAGE_WORDS[String((one.details as Record<string, unknown>).stage)],
     }))
   const deadline = forecast.deadline && forecast.deadline <= to ? x(forecast.deadline) : null
-  return { x, hill, looks, forecast, from, deadline }
+  return { x, hill, looks, forecast, from, deadline, looked: looks.length > 0 }
 })
 const today = computed(() => props.layer.asOf)
+const hundredth = (chance: number) => Math.round(chance * 100)
 const text = (day: string | null) => dayText(day, today.value)
 const anchor = (x: number) => (x < 50 ? 'start' : x > width.value - 50 ? 'end' : 'middle')
 /** The ends of the range are written where they do not run into the likeliest day. */
@@ -65,25 +66,32 @@ const ends = computed(() => {
     </h2>
     <p data-testid="dates">
       <template v-if="band.forecast.q50">
-        Likeliest full about <b>{{ text(band.forecast.q50) }}</b>, with four chances in five between
-        {{ text(band.forecast.q10) }} and {{ text(band.forecast.q90) }}. Full by today:
-        {{ Math.round(band.forecast.readyP * 100) }}%<template v-if="band.forecast.deadline"
-          >; by {{ text(band.forecast.deadline) }}, when it should be:
-          {{ Math.round(band.forecast.inTimeP * 100) }}%</template
-        >.
+        {{
+          $t(band.forecast.q90 ? 'progress.range' : 'progress.open', {
+            likely: text(band.forecast.q50),
+            from: text(band.forecast.q10),
+            to: text(band.forecast.q90),
+          })
+        }}
+        <b>{{ $t('progress.roots', { roots: hundredth(band.forecast.roots) }) }}</b>
+        <template v-if="band.looked"
+          >{{ ' ' }}{{ $t('progress.before', { roots: hundredth(band.forecast.rootsBefore) }) }}</template
+        >
+        {{ $t('progress.today', { full: hundredth(band.forecast.fullP) }) }}
+        <template v-if="band.forecast.deadline">{{
+          $t('progress.deadline', {
+            day: text(band.forecast.deadline),
+            full: hundredth(band.forecast.inTimeP),
+          })
+        }}</template>
+        {{ ' ' }}
         <span class="text-muted" data-testid="basis">{{
           band.forecast.ownRecords
-            ? `By your own records (${band.forecast.ownRecords}).`
-            : 'By the species profile.'
+            ? $t('progress.own', { records: band.forecast.ownRecords })
+            : $t('progress.profile')
         }}</span>
       </template>
-      <template v-else
-        >It takes more than four years at this place: something about place, wood or recipe does not
-        fit.</template
-      >
-      <span v-if="!band.forecast.looksAgree" class="font-bold text-rust">
-        The looks contradict one another; the newest counts.</span
-      >
+      <template v-else>{{ $t('progress.far') }}</template>
     </p>
     <div ref="frame">
       <svg :viewBox="`0 0 ${width} 128`" class="mt-2 block w-full" aria-hidden="true">

@@ -104,4 +104,30 @@ export const en = {
     close: 'Close',
     thrown: 'The photo is no longer shown. A line says who took it away.',
   },
+  works: {
+    SOAK: 'Soaked it before the cut',
+    NEXT_SEASON: 'Took the wrap off: it heals till next season',
+  },
+  jobs: {
+    SOAK: 'Soak before the cut',
+    NEXT_SEASON: 'Take the wrap off',
+  },
+  look: {
+    same: 'Same as last time',
+    keep: 'Keep: {stage}',
+    keepCorrection: 'Keep the correction',
+    share: 'The share is how likely a look finds each today, by the heat since the ring and what was seen.',
+  },
+  progress: {
+    range:
+      'If it roots, it is likeliest full about {likely}, with four chances in five between {from} and {to}.',
+    open: 'If it roots, it is likeliest full about {likely}, and not before {from}; it may take more than four years.',
+    roots: '{roots} in 100 like it root.',
+    before: 'When it was set it was {roots}.',
+    today: 'Of those that root, {full} in 100 are full today;',
+    deadline: 'by {day}, when it should be: {full}.',
+    own: 'By your own records ({records}).',
+    profile: 'By the species profile.',
+    far: 'It takes more than four years at this place: something about place, wood or recipe does not fit.',
+  },
 }

@@ -1,3 +1,7 @@
+import { i18n } from './i18n'
+
+const { t } = i18n.global
+
 /** Words for codes on buttons and in lists. Sentences of verdicts come from the server. */
 export const STAGES = ['NONE', 'CALLUS', 'INITIALS', 'ROOTED', 'FILLED', 'MATURE'] as const
 export type Stage = (typeof STAGES)[number]
@@ -58,6 +62,8 @@ export const WORKS: [string, string][] = [
   ['COVER', 'Changed the cover'],
   ['LOOSEN_TIE', 'Loosened the tie'],
   ['UPSIZE', 'Gave it a larger container'],
+  ['SOAK', t('works.SOAK')],
+  ['NEXT_SEASON', t('works.NEXT_SEASON')],
   ['PROP', 'Propped the limb'],
   ['TIDY_STUB', 'Tidied the stub on the mother'],
   ['PROTECT', 'Protected it from frost'],
@@ -232,7 +238,8 @@ export const JOBS: [string, string][] = [
   ['RELIEVE', 'Relieve'],
   ['RESCUE', 'Rescue'],
   ['PROTECT', 'Protect'],
-  ['CARRY_OVER', 'Carry over'],
+  ['NEXT_SEASON', t('jobs.NEXT_SEASON')],
+  ['SOAK', t('jobs.SOAK')],
   ['GAMBLE', 'Sever on few roots'],
   ['SEVER', 'Sever, as planned'],
   ['SEVER_NOW', 'Sever'],

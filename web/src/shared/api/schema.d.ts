@@ -2370,8 +2370,9 @@ export interface components {
             /** Format: date */
             deadline: string;
             /** Format: double */
+            fullP: number;
+            /** Format: double */
             inTimeP: number;
-            looksAgree: boolean;
             /** Format: int32 */
             ownRecords: number;
             /** Format: date */
@@ -2381,7 +2382,9 @@ export interface components {
             /** Format: date */
             q90: string;
             /** Format: double */
-            readyP: number;
+            roots: number;
+            /** Format: double */
+            rootsBefore: number;
             /** Format: double */
             thermalDays: number;
             /** Format: date */
@@ -3680,10 +3683,10 @@ export interface components {
             total: number;
         };
         ReadyBy: {
+            /** Format: double */
+            fullP: number;
             /** Format: date */
             on: string;
-            /** Format: double */
-            readyP: number;
         };
         ReadyFit: {
             /** Format: double */
@@ -4501,7 +4504,7 @@ export interface components {
             /** @enum {string|null} */
             cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
             /** @enum {string} */
-            work: "REWET" | "REWRAP" | "RELIEVE" | "CUT_BRIDGE" | "CLEAN_OUT" | "PROTECT" | "RESCORE" | "VENT" | "TREAT_PESTS" | "COVER" | "LOOSEN_TIE" | "UPSIZE" | "PROP" | "TIDY_STUB" | "CARRY_OVER" | "HOLD_SPRING" | "HOLD_FRUIT" | "HOLD_DORMANT";
+            work: "REWET" | "REWRAP" | "RELIEVE" | "CUT_BRIDGE" | "CLEAN_OUT" | "PROTECT" | "RESCORE" | "VENT" | "TREAT_PESTS" | "COVER" | "LOOSEN_TIE" | "UPSIZE" | "SOAK" | "NEXT_SEASON" | "PROP" | "TIDY_STUB" | "CARRY_OVER" | "HOLD_SPRING" | "HOLD_FRUIT" | "HOLD_DORMANT";
         };
         TimeQuery: {
             d50ThermalDays: number;
@@ -4553,7 +4556,7 @@ export interface components {
             /** @enum {string} */
             stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
             /** @enum {string} */
-            step: "LOST" | "RESCUE" | "SEVER_SOON" | "SEVER_TO_COVER" | "CLEAN_OUT" | "RERING" | "ABANDON" | "REWRAP" | "REWET" | "RELIEVE" | "LOOK_NOW" | "CUT_BRIDGE" | "GAMBLE" | "CARRY_OVER" | "PROTECT" | "WAIT" | "RESCORE" | "HOLD_SPRING" | "SEVER_DORMANT" | "HOLD_FRUIT" | "HOLD_DORMANT" | "SEVER_NOW";
+            step: "LOST" | "RESCUE" | "SEVER_SOON" | "SEVER_TO_COVER" | "CLEAN_OUT" | "RERING" | "ABANDON" | "REWRAP" | "REWET" | "RELIEVE" | "LOOK_NOW" | "CUT_BRIDGE" | "GAMBLE" | "CARRY_OVER" | "PROTECT" | "NEXT_SEASON" | "WAIT" | "RESCORE" | "HOLD_SPRING" | "SEVER_DORMANT" | "HOLD_FRUIT" | "HOLD_DORMANT" | "SEVER_NOW";
             variety: string;
         };
         Tray: {

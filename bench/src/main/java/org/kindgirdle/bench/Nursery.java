@@ -22,6 +22,7 @@ import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
+import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
@@ -113,7 +114,9 @@ final class Nursery {
                                         .orElse(null),
                                 LocalDate.of(2026, 1, 1),
                                 LocalDate.of(2028, 12, 31))),
-                climate);
+                climate,
+                Seasons.expected(HouseRules.SHIPPED, climate, MEDLAR),
+                null);
     }
 
     static List<List<LayerEvent>> journals(int layers) {

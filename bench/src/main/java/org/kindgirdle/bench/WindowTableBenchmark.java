@@ -9,6 +9,7 @@ import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootingTime;
+import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
@@ -56,6 +57,7 @@ public class WindowTableBenchmark {
                     HouseRules.SHIPPED,
                     climate,
                     species,
+                    Seasons.expected(HouseRules.SHIPPED, climate, species),
                     RootingTime.ofProfile(species),
                     sums,
                     1,

@@ -24,6 +24,7 @@ import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.climate.Sun;
 import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.DaysOfYear;
+import org.kindgirdle.core.growth.LookNoise;
 import org.kindgirdle.core.growth.RecipeFactors;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.StageSeen;
@@ -35,6 +36,7 @@ import org.kindgirdle.core.learn.LearnedTime;
 import org.kindgirdle.core.learn.Share;
 import org.kindgirdle.core.learn.TwoShares;
 import org.kindgirdle.core.look.Condition;
+import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepInputs;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.School;
@@ -141,28 +143,27 @@ class ReferenceVectorsTest {
 
     @ParameterizedTest
     @MethodSource
-    void forecast_from_checks(Row row) {
+    void dates_from_looks(Row row) {
         List<StageSeen> looks = Arrays.stream(
-                        row.text("checks_stage@thermal_days").split(" "))
+                        row.text("looks_stage@thermal_days").split(" "))
                 .filter(text -> !text.isBlank())
                 .map(text -> text.split("@"))
-                .map(parts -> StageSeen.of(
-                        HouseRules.SHIPPED,
-                        RootStage.values()[Integer.parseInt(parts[0])],
-                        Double.parseDouble(parts[1])))
+                .map(parts ->
+                        new StageSeen(RootStage.values()[Integer.parseInt(parts[0])], Double.parseDouble(parts[1])))
                 .toList();
-        TimeToReady ready = TimeToReady.after(row.number("d50"), row.number("sigma"), looks);
-        row.agrees("low", ready.low());
-        row.agrees("high", ready.high());
-        assertThat(ready.looksAgree()).as(row.where()).isEqualTo(row.is("checks_agree"));
+        LookNoise noise = new LookNoise(row.number("layer_spread"), row.number("eye_spread"), row.number("slip"));
+        TimeToReady ready = TimeToReady.after(
+                HouseRules.SHIPPED, noise, row.number("d50"), row.number("spread"), row.number("roots"), looks);
+        row.agrees("roots_after", ready.roots());
         row.agrees("q10", ready.quantile(.1));
         row.agrees("q50", ready.quantile(.5));
         row.agrees("q90", ready.quantile(.9));
-        row.agrees("probability_ready", ready.readyBy(row.number("now_thermal_days")));
+        row.agrees("full_by_now", ready.fullBy(row.number("now_thermal_days")));
+        row.agrees("ready_by_now", ready.readyBy(row.number("now_thermal_days")));
     }
 
-    static Stream<Row> forecast_from_checks() {
-        return VectorRows.of("forecast_from_checks");
+    static Stream<Row> dates_from_looks() {
+        return VectorRows.of("dates_from_looks");
     }
 
     @ParameterizedTest
@@ -184,27 +185,40 @@ class ReferenceVectorsTest {
     @ParameterizedTest
     @MethodSource
     void next_step(Row row) {
-        NextStepInputs inputs = new NextStepInputs(
-                conditions(row),
-                row.is("looked"),
-                RootStage.values()[row.integer("stage")],
-                row.number("coverage"),
-                row.integer("stalled_looks"),
-                row.integer("attempts"),
-                row.integer("rescores"),
-                row.number("p_ready"),
-                row.number("window_p"),
-                row.is("growing"),
-                row.is("leafless"),
-                row.text("days_to_frost").isEmpty() ? null : row.integer("days_to_frost"),
-                row.integer("establish_days"),
-                row.is("hardy"),
-                row.is("cover"),
-                row.is("fruit_hold"),
-                row.is("specimen"),
-                row.is("ball_dries"),
-                row.code(School.class, "school"),
-                HouseRules.SHIPPED);
+        NextStepInputs inputs = new NextStepInputs.Builder()
+                .set(NextStepFact.CONDITIONS, conditions(row))
+                .set(NextStepFact.LOOKED, row.is("looked"))
+                .set(NextStepFact.STAGE, RootStage.values()[row.integer("stage")])
+                .set(NextStepFact.COVERAGE, row.number("coverage"))
+                .set(NextStepFact.WIDEST_GAP, row.integer("widest_gap_deg"))
+                .set(NextStepFact.LOOK_OVERDUE, row.is("look_overdue"))
+                .set(NextStepFact.STALLED_LOOKS, row.integer("stalled_looks"))
+                .set(NextStepFact.ATTEMPTS, row.integer("attempts"))
+                .set(NextStepFact.RESCORES, row.integer("rescores"))
+                .set(NextStepFact.RESCORED_SINCE, row.is("rescored_since"))
+                .set(NextStepFact.ROOTS_P, row.number("roots_p"))
+                .set(NextStepFact.ROOTS_BEFORE, row.number("roots_before"))
+                .set(NextStepFact.READY_P, row.number("p_ready"))
+                .set(NextStepFact.WINDOW_P, row.number("window_p"))
+                .set(NextStepFact.BARK_SLIPS, row.is("bark_slips"))
+                .set(NextStepFact.GROWING, row.is("growing"))
+                .set(NextStepFact.LEAFLESS, row.is("leafless"))
+                .set(NextStepFact.EVERGREEN, row.is("evergreen"))
+                .set(
+                        NextStepFact.DAYS_TO_FROST,
+                        row.text("days_to_frost").isEmpty() ? null : row.integer("days_to_frost"))
+                .set(NextStepFact.HARD_FROST, row.is("hard_frost"))
+                .set(NextStepFact.LAST_FROST_AHEAD, row.is("last_frost_ahead"))
+                .set(NextStepFact.ESTABLISH_DAYS, row.integer("establish_days"))
+                .set(NextStepFact.HARDY, row.is("hardy"))
+                .set(NextStepFact.DORMANT_ROOM, row.is("dormant_room"))
+                .set(NextStepFact.WINTERED, row.is("wintered"))
+                .set(NextStepFact.COVER, row.is("cover"))
+                .set(NextStepFact.FRUIT_TO_KEEP, row.is("fruit_hold"))
+                .set(NextStepFact.SPECIMEN, row.is("specimen"))
+                .set(NextStepFact.BALL_DRIES, row.is("ball_dries"))
+                .set(NextStepFact.SCHOOL, row.code(School.class, "school"))
+                .build(HouseRules.SHIPPED);
         assertThat(NextStepRules.decide(inputs).step().name()).as(row.where()).isEqualTo(row.text("next_step"));
     }
 

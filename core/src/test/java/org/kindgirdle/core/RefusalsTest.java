@@ -144,8 +144,8 @@ class RefusalsTest {
                 in("d50", 38, x -> TimeToReady.prior(x, .25)),
                 in("sigma", .25, x -> TimeToReady.prior(38, x)),
                 in("probability", .5, x -> TimeToReady.prior(38, .25).quantile(x)),
-                in("thermal days asked", 30, x -> TimeToReady.prior(38, .25).readyBy(x)),
-                in("thermal days seen", 30, x -> StageSeen.of(RULES, RootStage.CALLUS, x)),
+                in("thermal days asked", 30, x -> TimeToReady.prior(38, .25).fullBy(x)),
+                in("thermal days seen", 30, x -> new StageSeen(RootStage.CALLUS, x)),
                 in("share of the time", .7, x -> RootStage.at(RULES, x)),
                 in("d50 known", 38, x -> new RootingTime(x, .25, 0)),
                 in("sigma known", .25, x -> new RootingTime(38, x, 0)));

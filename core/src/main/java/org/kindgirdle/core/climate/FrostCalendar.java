@@ -14,12 +14,12 @@ import java.time.temporal.ChronoUnit;
  */
 public record FrostCalendar(MonthDay firstAverage, MonthDay firstEarly, MonthDay lastAverage, MonthDay lastLate) {
 
-    /** Whether the day lies in the half-open season from the early first frost to the mean last one. */
+    /** Whether the day lies in the half-open season from the early first frost to the late last one. */
     public boolean isFrostSeason(LocalDate day) {
         MonthDay today = MonthDay.from(day);
         boolean started = !today.isBefore(firstEarly);
-        boolean ended = !today.isBefore(lastAverage);
-        return firstEarly.isBefore(lastAverage) ? started && !ended : started || !ended;
+        boolean ended = !today.isBefore(lastLate);
+        return firstEarly.isBefore(lastLate) ? started && !ended : started || !ended;
     }
 
     /** Days to the early first frost; 0 from then until the last frost is past. */
@@ -30,6 +30,17 @@ public record FrostCalendar(MonthDay firstAverage, MonthDay firstEarly, MonthDay
     /** The early first frost on or after the day. */
     public LocalDate nextFirstEarly(LocalDate day) {
         return onOrAfter(firstEarly, day);
+    }
+
+    /** The early first frost that began the season that a day lies in, or the last one before it. */
+    public LocalDate lastFirstEarly(LocalDate day) {
+        LocalDate thisYear = firstEarly.atYear(day.getYear());
+        return thisYear.isAfter(day) ? firstEarly.atYear(day.getYear() - 1) : thisYear;
+    }
+
+    /** The late last frost on or after the day. */
+    public LocalDate nextLastLate(LocalDate day) {
+        return onOrAfter(lastLate, day);
     }
 
     /** The mean last frost on or after the day. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.Require;
 
@@ -32,6 +33,7 @@ public final class PlaceClimate {
     private final double dewDepressionC;
     private final Map<LocalDate, DayTemperatures> known;
     private final Map<LocalDate, Double> windMs;
+    private final Map<DrynessKey, double[]> dryness = new ConcurrentHashMap<>();
 
     /**
      * @param latitude degrees, south negative
@@ -124,6 +126,33 @@ public final class PlaceClimate {
         return on(day).vpdKpa(dewDepressionC) * vpdFactor;
     }
 
+    /**
+     * How dry the air is over the days of the half-open span [from, to), kPa times days, each day at least so dry.
+     *
+     * @param leastKpa what a day counts at least
+     */
+    public double drynessKpaDays(LocalDate from, LocalDate to, double leastKpa) {
+        double sum = 0;
+        for (int year = from.getYear(); year <= to.getYear() && from.isBefore(to); year++) {
+            double[] sums = dryness.computeIfAbsent(new DrynessKey(year, leastKpa), this::drynessOf);
+            int first = year == from.getYear() ? from.getDayOfYear() - 1 : 0;
+            int end = year == to.getYear() ? to.getDayOfYear() - 1 : sums.length - 1;
+            sum += sums[end] - sums[first];
+        }
+        return sum;
+    }
+
+    private double[] drynessOf(DrynessKey key) {
+        LocalDate first = LocalDate.of(key.year(), 1, 1);
+        double[] sums = new double[first.lengthOfYear() + 1];
+        for (int i = 0; i + 1 < sums.length; i++) {
+            sums[i + 1] = sums[i] + Math.max(key.leastKpa(), vpdKpaOn(first.plusDays(i)));
+        }
+        return sums;
+    }
+
+    private record DrynessKey(int year, double leastKpa) {}
+
     /** The mean of the seven days that end with this one, C. */
     public double sevenDayMeanC(LocalDate day) {
         double sum = 0;
@@ -187,8 +216,10 @@ public final class PlaceClimate {
 
     private int extremeDayOfYear(int sign) {
         int extreme = 1;
-        for (int day = 2; day <= 365; day++) {
-            if (sign * normalDays[day].meanC() > sign * normalDays[extreme].meanC()) {
+        for (int day = 2; day <= COMMON_YEAR; day++) {
+            double more = sign * (normalDays[day].meanC() - normalDays[extreme].meanC());
+            // of several coldest days the last is where the year turns
+            if (more > 0 || more == 0 && sign < 0) {
                 extreme = day;
             }
         }

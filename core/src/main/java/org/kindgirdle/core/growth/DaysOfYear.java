@@ -16,6 +16,18 @@ public record DaysOfYear(int from, int to) {
         Require.within("last day of the year", to, 1, 366);
     }
 
+    private static final int YEAR = 365;
+
+    /** Days from one day of the year to the next time that another comes, 0 to 364. */
+    static int from(int day, int to) {
+        return Math.floorMod(to - day, YEAR);
+    }
+
+    /** The day of the year so many days later. */
+    static int later(int day, int days) {
+        return Math.floorMod(day - 1 + days, YEAR) + 1;
+    }
+
     /** @param dayOfYear 1 to 366 */
     public boolean includes(int dayOfYear) {
         return from <= to ? dayOfYear >= from && dayOfYear < to : dayOfYear >= from || dayOfYear < to;

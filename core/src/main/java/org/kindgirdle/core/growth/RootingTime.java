@@ -1,5 +1,7 @@
 package org.kindgirdle.core.growth;
 
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -11,6 +13,9 @@ import org.kindgirdle.core.units.Require;
  * @param records own records that it rests on; 0 for the profile
  */
 public record RootingTime(double d50ThermalDays, double sigma, int records) {
+
+    private static final Rule UNSURE = Rule.of("prior.unsure");
+    private static final Rule MOTHERS = Rule.of("prior.mothers");
 
     public RootingTime {
         Require.positive("d50ThermalDays", d50ThermalDays);
@@ -28,8 +33,20 @@ public record RootingTime(double d50ThermalDays, double sigma, int records) {
         return records > 0;
     }
 
-    /** The distribution before any look. */
-    public TimeToReady prior() {
-        return TimeToReady.prior(d50ThermalDays, sigma);
+    /**
+     * Standard deviation of the logarithm of one layer's time: how layers of the species differ, how unsure its median
+     * is, and how mothers differ, while this one is unknown.
+     */
+    public double spread(HouseRules rules) {
+        double unsure = rules.of(UNSURE);
+        // own records make the median surer, each as much as one layer says
+        double left = 1 / (1 / (unsure * unsure) + records / (sigma * sigma));
+        double mothers = rules.of(MOTHERS);
+        return Math.sqrt(sigma * sigma + left + mothers * mothers);
+    }
+
+    /** The time before any look, of a layer that will root. */
+    public TimeToReady prior(HouseRules rules) {
+        return TimeToReady.prior(d50ThermalDays, spread(rules));
     }
 }

@@ -1,5 +1,6 @@
 package org.kindgirdle.core.growth;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -10,185 +11,309 @@ import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.units.Require;
 
 /**
- * The thermal days from ring to full ball: a lognormal distribution cut to the interval (low, high] that the looks
- * leave open. Its mass is worked out once: a whole nursery asks for it several times a layer.
+ * The thermal days from ring to full ball, and the chance that a layer roots at all. Before any look the time is
+ * lognormal; looks, which may err, leave a posterior over its logarithm on a grid.
  */
 public final class TimeToReady {
 
-    /** Mass of the cut lognormal below which its tail is no longer trusted and one point stands for it. */
-    private static final double LEAST_MASS = 1e-9;
+    /** Points of the grid, from so many spreads below the mean to as many above it. */
+    static final int POINTS = 129;
 
-    /** What is added to a lower bound when the point stands alone above it. */
-    private static final double ABOVE_LOW = 1.05;
+    private static final double REACH = 5;
 
+    /** Where looks contradict each other beyond what a double holds, each keeps this chance of a mere mistake. */
+    private static final double MISTAKE = 1e-9;
+
+    /** Of a place on the grid, in steps. */
+    private static final double ROUNDING = 1e-9;
+
+    private static final double LEAST_EVIDENCE = 1e-250;
     private static final double MOST_THERMAL_DAYS = 1e9;
-
     private static final double SQRT2 = Math.sqrt(2);
 
     private final double d50;
-    private final double sigma;
-    private final double low;
-    private final double high;
-    private final boolean looksAgree;
-    private final double zLow;
+    private final double spread;
+    private final double rootsBefore;
+    private final LookNoise noise;
+    private final List<StageSeen> looks;
+    private final double roots;
 
-    /** What lies beyond the lower bound, in the tail nearer to it. */
-    private final double beyondLow;
+    /** Mass below each point and half of its own; null before any look. */
+    private final double @Nullable [] cdf;
 
-    private final double mass;
-
-    private TimeToReady(double d50, double sigma, double low, double high, boolean looksAgree) {
+    private TimeToReady(
+            double d50,
+            double spread,
+            double rootsBefore,
+            LookNoise noise,
+            List<StageSeen> looks,
+            double roots,
+            double @Nullable [] cdf) {
         this.d50 = Require.positive("d50", d50);
-        this.sigma = Require.positive("sigma", sigma);
-        if (!(low >= 0 && high > low)) {
-            throw new IllegalArgumentException("the interval (" + low + ", " + high + "] is empty");
-        }
-        this.low = low;
-        this.high = high;
-        this.looksAgree = looksAgree;
-        this.zLow = z(low);
-        this.beyondLow = zLow > 0 ? above(zLow) : above(-zLow);
-        this.mass = upTo(z(high));
+        this.spread = Require.positive("spread", spread);
+        this.rootsBefore = Require.within("chance that it roots", rootsBefore, 0, 1);
+        this.noise = noise;
+        this.looks = List.copyOf(looks);
+        this.roots = roots;
+        this.cdf = cdf;
     }
 
-    /** Median of the uncut lognormal, thermal days. */
+    /** Median before any look, thermal days. */
     public double d50() {
         return d50;
     }
 
-    /** Standard deviation of its logarithm. */
-    public double sigma() {
-        return sigma;
+    /** Standard deviation of its logarithm before any look. */
+    public double spread() {
+        return spread;
     }
 
-    /** Thermal days, 0 if nothing bounds it from below. */
-    public double low() {
-        return low;
+    /** The chance that it roots at all, after its looks. */
+    public double roots() {
+        return roots;
     }
 
-    /** Thermal days, infinite if nothing bounds it from above. */
-    public double high() {
-        return high;
+    /** The chance that it roots at all, before any look. */
+    public double rootsBefore() {
+        return rootsBefore;
     }
 
-    /** False if a look contradicted those before it; the newest then counts. */
-    public boolean looksAgree() {
-        return looksAgree;
+    /** What was seen, in the order in which it was. */
+    public List<StageSeen> looks() {
+        return looks;
     }
 
-    /** Before any look. */
-    public static TimeToReady prior(double d50, double sigma) {
-        return new TimeToReady(d50, sigma, 0, Double.POSITIVE_INFINITY, true);
+    /** Before any look, of a layer that will root. */
+    public static TimeToReady prior(double d50, double spread) {
+        return prior(d50, spread, 1);
+    }
+
+    /**
+     * Before any look.
+     *
+     * @param roots the chance that it roots at all
+     */
+    public static TimeToReady prior(double d50, double spread, double roots) {
+        return new TimeToReady(d50, spread, roots, LookNoise.of(HouseRules.SHIPPED), List.of(), roots, null);
     }
 
     /** After looks in the order in which they were made. */
-    public static TimeToReady after(double d50, double sigma, List<StageSeen> looks) {
-        double low = 0;
-        double high = Double.POSITIVE_INFINITY;
-        boolean agree = true;
-        for (StageSeen look : looks) {
-            double lower = Math.max(low, look.low());
-            double upper = Math.min(high, look.high());
-            if (lower < upper) {
-                low = lower;
-                high = upper;
-            } else if (look.low() < look.high()) {
-                agree = false;
-                low = look.low();
-                high = look.high();
-            }
+    public static TimeToReady after(
+            HouseRules rules, LookNoise noise, double d50, double spread, double roots, List<StageSeen> looks) {
+        if (looks.isEmpty()) {
+            return new TimeToReady(d50, spread, roots, noise, looks, roots, null);
         }
-        return new TimeToReady(d50, sigma, low, high, agree);
+        StageChances chances = new StageChances(rules, noise);
+        double[] mass = weights();
+        double[] kept = mass.clone();
+        double evidence = multiply(mass, chances, Math.log(d50), spread, looks, 0);
+        double never = never(chances, looks, 0);
+        if (evidence < LEAST_EVIDENCE && never < LEAST_EVIDENCE || evidence == 0) {
+            mass = kept;
+            evidence = multiply(mass, chances, Math.log(d50), spread, looks, MISTAKE);
+            never = never(chances, looks, MISTAKE);
+        }
+        double both = roots * evidence + (1 - roots) * never;
+        return new TimeToReady(
+                d50, spread, roots, noise, looks, both > 0 ? roots * evidence / both : roots, cumulated(mass));
     }
 
-    /** Thermal days by which it is ready with probability p, 0 < p < 1. */
+    /** As it was worked out before. */
+    static TimeToReady kept(
+            double d50,
+            double spread,
+            double rootsBefore,
+            LookNoise noise,
+            List<StageSeen> looks,
+            double roots,
+            double[] cdf) {
+        return new TimeToReady(d50, spread, rootsBefore, noise, looks, roots, cdf);
+    }
+
+    double @Nullable [] cdf() {
+        return cdf;
+    }
+
+    LookNoise noise() {
+        return noise;
+    }
+
+    /** Whether it is what these figures and looks leave: then it need not be worked out again. */
+    public boolean isAfter(LookNoise noise, double d50, double spread, double roots, List<StageSeen> looks) {
+        return this.d50 == d50
+                && this.spread == spread
+                && this.rootsBefore == roots
+                && this.noise.equals(noise)
+                && this.looks.equals(looks);
+    }
+
+    private static double[] weights() {
+        double[] weights = new double[POINTS];
+        double sum = 0;
+        for (int i = 0; i < POINTS; i++) {
+            double z = z(i);
+            weights[i] = Math.exp(-z * z / 2);
+            sum += weights[i];
+        }
+        for (int i = 0; i < POINTS; i++) {
+            weights[i] /= sum;
+        }
+        return weights;
+    }
+
+    private static double z(int point) {
+        return REACH * (2.0 * point / (POINTS - 1) - 1);
+    }
+
+    /** Weighs every point by the chance of what was seen. @return the sum of the masses */
+    private static double multiply(
+            double[] mass, StageChances chances, double mu, double spread, List<StageSeen> looks, double mistake) {
+        double[] there = new double[RootStage.values().length];
+        double sum = 0;
+        for (int i = 0; i < POINTS; i++) {
+            double x = mu + spread * z(i);
+            double likelihood = 0;
+            for (int deviation = 0; deviation < StageChances.deviations(); deviation++) {
+                double product = StageChances.weight(deviation);
+                for (StageSeen look : looks) {
+                    chances.rooting(lnG(look), x, deviation, there);
+                    product *=
+                            mistake + (1 - mistake) * chances.named(look.stage().ordinal(), there);
+                }
+                likelihood += product;
+            }
+            mass[i] *= likelihood;
+            sum += mass[i];
+        }
+        return sum;
+    }
+
+    private static double never(StageChances chances, List<StageSeen> looks, double mistake) {
+        double product = 1;
+        for (StageSeen look : looks) {
+            product *= mistake + (1 - mistake) * chances.neverNamed(look.stage().ordinal());
+        }
+        return product;
+    }
+
+    private static double lnG(StageSeen look) {
+        return Math.log(Math.max(Double.MIN_NORMAL, look.thermalDays()));
+    }
+
+    private static double[] cumulated(double[] mass) {
+        double sum = Arrays.stream(mass).sum();
+        double[] cdf = new double[POINTS];
+        double below = 0;
+        for (int i = 0; i < POINTS; i++) {
+            double own = mass[i] / sum;
+            cdf[i] = below + own / 2;
+            below += own;
+        }
+        return cdf;
+    }
+
+    /** Thermal days by which it is full with probability p if it roots, 0 < p < 1. */
     public double quantile(double p) {
         if (!(p > 0 && p < 1)) {
             throw new IllegalArgumentException("probability is " + p + "; it must lie between 0 and 1");
         }
-        if (mass < LEAST_MASS) {
-            return point();
+        if (cdf == null) {
+            return d50 * Math.exp(-spread * SQRT2 * Erf.erfcInv(2 * p));
         }
-        double z = zLow > 0 ? -normalQuantile(beyondLow - p * mass) : normalQuantile(beyondLow + p * mass);
-        return Math.max(low, Math.min(high, d50 * Math.exp(sigma * z)));
+        int above = 0;
+        while (above < POINTS - 1 && cdf[above] < p) {
+            above++;
+        }
+        if (above == 0 || cdf[above] <= p && above == POINTS - 1) {
+            return d50 * Math.exp(spread * z(above));
+        }
+        double share = (p - cdf[above - 1]) / (cdf[above] - cdf[above - 1]);
+        return d50 * Math.exp(spread * (z(above - 1) + share * (z(above) - z(above - 1))));
     }
 
     /**
-     * Probability that it is ready when it has had so many thermal days.
+     * Probability that the ball is full when it has had so many thermal days, if it roots.
      *
      * @param thermalDays 0 to 1e9
      */
-    public double readyBy(double thermalDays) {
+    public double fullBy(double thermalDays) {
         Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
-        if (mass < LEAST_MASS) {
-            return thermalDays >= point() ? 1 : 0;
-        }
-        if (thermalDays <= low) {
+        if (thermalDays == 0) {
             return 0;
         }
-        return thermalDays >= high ? 1 : Math.min(1, upTo(z(thermalDays)) / mass);
+        double z = Math.log(thermalDays / d50) / spread;
+        if (cdf == null) {
+            return Erf.erfc(-z / SQRT2) / 2;
+        }
+        double at = (z / REACH + 1) * (POINTS - 1) / 2;
+        if (at < -ROUNDING) {
+            return 0;
+        }
+        int i = Math.max(0, (int) at);
+        return i >= POINTS - 1 ? 1 : Math.min(1, cdf[i] + Math.max(0, at - i) * (cdf[i + 1] - cdf[i]));
+    }
+
+    /** Probability that it has rooted and is full when it has had so many thermal days, 0 to 1e9. */
+    public double readyBy(double thermalDays) {
+        return roots * fullBy(thermalDays);
     }
 
     /**
-     * What is to be found after so many thermal days: a stage begins at its share of the time to a full ball, so it is
-     * reached by those that would be full at the thermal days divided by that share.
+     * What a look is likely to find after so many thermal days, of those that root and those that never do.
      *
      * @param thermalDays 0 to 1e9
      * @return the probability of each stage, all of them, adding up to 1
      */
     public Map<RootStage, Double> stages(HouseRules rules, double thermalDays) {
+        Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
+        StageChances chances = new StageChances(rules, noise);
+        double lnG = Math.log(Math.max(Double.MIN_NORMAL, thermalDays));
+        double[] found = new double[RootStage.values().length];
+        double[] there = new double[found.length];
+        double[] mass = mass();
+        for (int i = 0; i < POINTS; i++) {
+            double x = Math.log(d50) + spread * z(i);
+            for (int deviation = 0; deviation < StageChances.deviations(); deviation++) {
+                chances.rooting(lnG, x, deviation, there);
+                for (int stage = 0; stage < found.length; stage++) {
+                    found[stage] += mass[i] * StageChances.weight(deviation) * there[stage];
+                }
+            }
+        }
         Map<RootStage, Double> odds = new EnumMap<>(RootStage.class);
-        double reached = 1;
         for (RootStage stage : RootStage.values()) {
-            double end = stage.endsAt(rules);
-            double next = end == Double.POSITIVE_INFINITY ? 0 : readyBy(Math.min(MOST_THERMAL_DAYS, thermalDays / end));
-            odds.put(stage, Math.max(0, reached - next));
-            reached = Math.min(reached, next);
+            int i = stage.ordinal();
+            odds.put(stage, roots * found[i] + (1 - roots) * chances.never(i));
         }
         return odds;
     }
 
-    private double point() {
-        if (low == 0) {
-            return high;
+    private double[] mass() {
+        if (cdf == null) {
+            return weights();
         }
-        return high == Double.POSITIVE_INFINITY ? ABOVE_LOW * low : Math.sqrt(low * high);
-    }
-
-    private double z(double thermalDays) {
-        return Math.log(thermalDays / d50) / sigma;
-    }
-
-    /** The standard normal's mass from the lower bound on, from the tail nearer to it so that digits are not lost. */
-    private double upTo(double z) {
-        return zLow > 0 ? beyondLow - above(z) : above(-z) - beyondLow;
-    }
-
-    private static double above(double z) {
-        return z == Double.POSITIVE_INFINITY ? 0 : z == Double.NEGATIVE_INFINITY ? 1 : Erf.erfc(z / SQRT2) / 2;
-    }
-
-    private static double normalQuantile(double p) {
-        return -SQRT2 * Erf.erfcInv(2 * p);
+        double[] mass = new double[POINTS];
+        double below = 0;
+        for (int i = 0; i < POINTS; i++) {
+            mass[i] = 2 * (cdf[i] - below);
+            below += mass[i];
+        }
+        return mass;
     }
 
     @Override
     public boolean equals(@Nullable Object other) {
         return other instanceof TimeToReady that
-                && Double.compare(d50, that.d50) == 0
-                && Double.compare(sigma, that.sigma) == 0
-                && Double.compare(low, that.low) == 0
-                && Double.compare(high, that.high) == 0
-                && looksAgree == that.looksAgree;
+                && isAfter(that.noise, that.d50, that.spread, that.rootsBefore, that.looks);
     }
 
     @Override
     public int hashCode() {
-        return Objects.hash(d50, sigma, low, high, looksAgree);
+        return Objects.hash(d50, spread, rootsBefore, noise, looks);
     }
 
     @Override
     public String toString() {
-        return "lognormal(" + d50 + ", " + sigma + ") in (" + low + ", " + high + "]";
+        return "lognormal(" + d50 + ", " + spread + ") after " + looks + ", rooting " + roots;
     }
 }

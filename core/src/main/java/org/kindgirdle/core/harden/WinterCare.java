@@ -10,6 +10,7 @@ import org.kindgirdle.core.growth.Hardiness;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.set.Method;
 
 /**
  * What a young plant needs for the winter where it stands.
@@ -47,7 +48,7 @@ public record WinterCare(Need need, LocalDate by, boolean forecast, boolean bare
             return Optional.empty();
         }
         // in a pot the roots have no more round them than in a ball: those of a first winter count as young
-        boolean hardy = Hardiness.isHardy(rules, climate, species, RootStage.FILLED);
+        boolean hardy = Hardiness.isHardy(climate, species, Hardiness.rootKillC(rules, Method.AIR, RootStage.FILLED));
         if (hardy && plant.rung() == Rung.OPEN) {
             return Optional.empty();
         }

@@ -47,10 +47,11 @@ public final class ComingSteps {
         if (state.phase() != LayerPhase.ON_MOTHER) {
             return Optional.empty();
         }
-        NextStep now = step(state, context, today).step();
+        LayerSums sums = new LayerSums(state, context);
+        NextStep now = sums.step(today);
         for (int ahead = 1; ahead <= COMING_DAYS; ahead++) {
             LocalDate day = today.plusDays(ahead);
-            Verdict<NextStep, NextStepRules> then = step(state, context, day);
+            Verdict<NextStep, NextStepRules> then = sums.decide(day);
             if (then.step() != now) {
                 return Optional.of(new ComingStep(day, then));
             }
@@ -71,19 +72,25 @@ public final class ComingSteps {
      * or the layer is off its mother. A step that came and went and came again counts from one of its comings.
      */
     public static Optional<ChangedStep> changed(LayerState state, LayerContext context, LocalDate today) {
-        if (state.phase() != LayerPhase.ON_MOTHER || !state.lastOn().isBefore(today)) {
+        return state.phase() == LayerPhase.ON_MOTHER
+                ? changed(state, new LayerSums(state, context), today)
+                : Optional.empty();
+    }
+
+    static Optional<ChangedStep> changed(LayerState state, LayerSums sums, LocalDate today) {
+        if (!state.newsOn().isBefore(today)) {
             return Optional.empty();
         }
-        NextStep now = step(state, context, today).step();
-        LocalDate other = state.lastOn();
-        NextStep before = step(state, context, other).step();
+        NextStep now = sums.step(today);
+        LocalDate other = state.newsOn();
+        NextStep before = sums.step(other);
         if (before == now) {
             return Optional.empty();
         }
         LocalDate same = today;
         while (other.plusDays(1).isBefore(same)) {
             LocalDate middle = other.plusDays((same.toEpochDay() - other.toEpochDay()) / 2);
-            NextStep then = step(state, context, middle).step();
+            NextStep then = sums.step(middle);
             if (then == now) {
                 same = middle;
             } else {
@@ -99,13 +106,17 @@ public final class ComingSteps {
         if (state.phase() != LayerPhase.ON_MOTHER) {
             return List.of();
         }
+        LayerSums sums = new LayerSums(state, context);
         List<NextStepInputs> days = new ArrayList<>();
         for (int ahead = 0; ahead <= COMING_DAYS; ahead++) {
-            days.add(Projector.inputs(state, context, today.plusDays(ahead)));
+            days.add(sums.on(today.plusDays(ahead)));
         }
         NextStepInputs now = days.get(0);
         return WhatWouldChange.of(now).stream()
                 .map(change -> new Change(change.to(), change.step(), earliest(change.to(), days, today)))
+                // what only time could bring and never does here is nothing that would change it
+                .filter(change -> change.earliest() != null
+                        || !((NextStepFact) change.to().name()).isBroughtByTime())
                 .toList();
     }
 
@@ -119,7 +130,7 @@ public final class ComingSteps {
         for (int ahead = 1; ahead < days.size(); ahead++) {
             NextStepInputs then = days.get(ahead);
             if (isReached(from, to, name.in(then))
-                    && NextStepRules.decide(WhatWouldChange.with(then, to)).step() != now) {
+                    && NextStepRules.decide(then.with(to)).step() != now) {
                 return today.plusDays(ahead);
             }
         }
@@ -139,9 +150,5 @@ public final class ComingSteps {
                     : reached.doubleValue() <= wanted.doubleValue();
         }
         return false;
-    }
-
-    private static Verdict<NextStep, NextStepRules> step(LayerState state, LayerContext context, LocalDate day) {
-        return NextStepRules.decide(Projector.inputs(state, context, day));
     }
 }

@@ -2,7 +2,6 @@ package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
 import org.kindgirdle.core.climate.Cover;
-import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.set.CoverAdvice;
@@ -46,7 +45,7 @@ public record CoverAhead(LocalDate from, LocalDate to, double hottestBallC, doub
     }
 
     private static boolean isGrowing(LayerContext context, LocalDate day) {
-        return Phenology.isGrowing(context.rules(), context.climate(), context.species(), day);
+        return context.seasons().isGrowing(day);
     }
 
     /** Whether the planned cover is one of those that suit. */

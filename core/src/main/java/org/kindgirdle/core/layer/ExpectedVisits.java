@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.kindgirdle.core.climate.Cover;
-import org.kindgirdle.core.growth.Phenology;
+import org.kindgirdle.core.growth.RecipeFactors;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.StageSeen;
 import org.kindgirdle.core.growth.ThermalSums;
@@ -43,37 +43,39 @@ public record ExpectedVisits(List<LocalDate> looks, List<LocalDate> topUps, Loca
         Cover cover = context.recipe().cover();
         ThermalSums sums = context.sums().apply(cover);
         double speed = context.factors(wood).speed();
-        TimeToReady prior = context.time().prior();
+        TimeToReady prior = context.time().prior(context.rules());
         double truth = prior.quantile(MEDIAN);
         return sums.firstDayReaching(setOn, truth / speed)
                 .map(readyOn -> new ExpectedVisits(
-                        looks(context, sums, speed, truth, setOn),
+                        looks(context, wood, sums, speed, truth, setOn),
                         topUps(context, ball, speed, truth, sums, setOn, readyOn),
                         readyOn));
     }
 
     private static List<LocalDate> looks(
-            LayerContext context, ThermalSums sums, double speed, double truth, LocalDate setOn) {
+            LayerContext context, Wood wood, ThermalSums sums, double speed, double truth, LocalDate setOn) {
         List<LocalDate> looks = new ArrayList<>();
         List<StageSeen> seen = new ArrayList<>();
-        TimeToReady ready = context.time().prior();
+        TimeToReady ready = context.time().prior(context.rules());
+        RecipeFactors factors = context.factors(wood);
         RootStage stage = RootStage.NONE;
         LocalDate last = setOn;
         while (!stage.isAtLeast(RootStage.FILLED) && looks.size() < MOST_LOOKS) {
-            boolean growing = Phenology.isGrowing(context.rules(), context.climate(), context.species(), last);
+            boolean growing = context.seasons().isGrowing(last);
             LocalDate day = NextLook.after(
                             context.rules(),
                             last,
                             stage,
                             context.recipe().cover().isSeenThrough(),
                             growing,
+                            false,
                             ready,
                             thermalDays -> sums.firstDayReaching(setOn, thermalDays / speed))
                     .from();
             double thermalDays = speed * sums.between(setOn, day.plusDays(1));
             stage = RootStage.at(context.rules(), thermalDays / truth);
-            seen.add(StageSeen.of(context.rules(), stage, thermalDays));
-            ready = TimeToReady.after(ready.d50(), ready.sigma(), seen);
+            seen.add(new StageSeen(stage, thermalDays));
+            ready = context.ready(factors, seen);
             looks.add(day);
             last = day;
         }

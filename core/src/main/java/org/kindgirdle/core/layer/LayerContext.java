@@ -1,6 +1,7 @@
 package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
@@ -8,13 +9,18 @@ import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.growth.Hardiness;
-import org.kindgirdle.core.growth.Phenology;
+import org.kindgirdle.core.growth.LookNoise;
 import org.kindgirdle.core.growth.RecipeFactors;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
+import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.growth.StageSeen;
 import org.kindgirdle.core.growth.ThermalSums;
+import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.learn.Odds;
+import org.kindgirdle.core.learn.Share;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.Recipe;
@@ -31,6 +37,8 @@ import org.kindgirdle.core.set.Wood;
  * @param coverAtHand whether the nursery has a frost-free place
  * @param sums the shared thermal sums of this place and species under a cover
  * @param plantClimate of the place where it stands once it is severed
+ * @param seasons of the species at the place
+ * @param kept the time to a full ball as it was last worked out for this layer; null if it never was
  */
 public record LayerContext(
         PlaceClimate climate,
@@ -43,28 +51,84 @@ public record LayerContext(
         HouseRules rules,
         boolean coverAtHand,
         Function<Cover, ThermalSums> sums,
-        PlaceClimate plantClimate) {
+        PlaceClimate plantClimate,
+        Seasons seasons,
+        @Nullable TimeToReady kept) {
+
+    private static final Share NOTHING_SEEN = new Share(0, 0);
 
     /** The same with the plant at another place once it is severed. */
     public LayerContext standingIn(PlaceClimate other) {
         return new LayerContext(
-                climate, exposure, species, time, recipe, vigour, rootRun, rules, coverAtHand, sums, other);
+                climate,
+                exposure,
+                species,
+                time,
+                recipe,
+                vigour,
+                rootRun,
+                rules,
+                coverAtHand,
+                sums,
+                other,
+                seasons,
+                kept);
+    }
+
+    /** The same for a layer of which this was worked out before; it is used where nothing that it rests on has changed. */
+    public LayerContext keeping(@Nullable TimeToReady ready) {
+        return new LayerContext(
+                climate,
+                exposure,
+                species,
+                time,
+                recipe,
+                vigour,
+                rootRun,
+                rules,
+                coverAtHand,
+                sums,
+                plantClimate,
+                seasons,
+                ready);
     }
 
     /** Days of the year without leaves where it grew up; null if it keeps them. */
     public @Nullable DaysOfYear leafless() {
-        return Phenology.leafless(rules, climate, species).orElse(null);
+        return seasons.leafless();
     }
 
     /** Whether it is without leaves on a day. */
     public boolean isLeafless(LocalDate day) {
-        DaysOfYear days = leafless();
-        return days != null && days.includes(day);
+        return seasons.isLeafless(day);
     }
 
     /** Whether a layer with roots of this stage stands the winter here. */
     public boolean isHardy(RootStage stage) {
-        return Hardiness.isHardy(rules, climate, species, stage);
+        return Hardiness.isHardy(climate, species, rootKillC(stage));
+    }
+
+    /** What roots of this stage bear, C. */
+    public double rootKillC(RootStage stage) {
+        return Hardiness.rootKillC(rules, recipe.method(), stage);
+    }
+
+    /** The chance that it roots at all, before any look: by the difficulty of the species and the recipe. */
+    public double rootsBefore(RecipeFactors factors) {
+        return Odds.rooting(rules, species.difficulty(), factors.odds(), NOTHING_SEEN)
+                .chances()
+                .mean();
+    }
+
+    /** The time to a full ball and the chance that it roots, after looks. */
+    public TimeToReady ready(RecipeFactors factors, List<StageSeen> looks) {
+        LookNoise noise = LookNoise.of(rules);
+        double d50 = time.d50ThermalDays();
+        double spread = time.spread(rules);
+        double roots = rootsBefore(factors);
+        return kept != null && kept.isAfter(noise, d50, spread, roots, looks)
+                ? kept
+                : TimeToReady.after(rules, noise, d50, spread, roots, looks);
     }
 
     /** The factors of the recipe on this mother and on wood of this age. */
@@ -90,6 +154,7 @@ public record LayerContext(
      * @param stage of the roots that a winter would meet
      */
     public SettingWindows windows(Cover cover, double speed, School school, RootStage stage) {
-        return new SettingWindows(rules, climate, species, time, sums.apply(cover), speed, school, isHardy(stage));
+        return new SettingWindows(
+                rules, climate, species, seasons, time, sums.apply(cover), speed, school, isHardy(stage));
     }
 }

@@ -22,6 +22,8 @@ import org.kindgirdle.core.look.Sectors;
  * @param conditions found and not yet mended
  * @param covers changes of cover, oldest first
  * @param wateredOn the day the ball was last wet through
+ * @param letGo whether its wrap is off and the limb heals, to be ringed again in another season
+ * @param rescoredOn when empty sectors were last scarred again since the ring; null if they were not
  * @param stubTidied whether the mother was seen to after the severing
  * @param deferred what was put off with nothing recorded since; null if nothing is
  * @param cutPlannedOn the day on which it is to be severed; null if none was settled on
@@ -29,6 +31,7 @@ import org.kindgirdle.core.look.Sectors;
  * @param placeId where the plant stands; null before severance, and for where its mother stands
  * @param endedOn the day it was released or lost; null while it lives
  * @param lastOn the day of the newest record
+ * @param newsOn the day of the newest record by which another step may follow: no remark, and no water alone
  * @param conflicts events that could not be applied, with the reason
  */
 public record LayerState(
@@ -49,6 +52,8 @@ public record LayerState(
         boolean propped,
         boolean upsized,
         boolean cleanedOut,
+        boolean letGo,
+        @Nullable LocalDate rescoredOn,
         @Nullable WorkOn lastDecision,
         boolean stubTidied,
         @Nullable DeferredOn deferred,
@@ -58,6 +63,7 @@ public record LayerState(
         @Nullable LossCause lossCause,
         @Nullable LocalDate endedOn,
         LocalDate lastOn,
+        LocalDate newsOn,
         List<Conflict> conflicts) {
 
     /** A look and its day. */
@@ -97,17 +103,31 @@ public record LayerState(
 
     /** At the last look since the ring; NONE before any, and after it was cleaned out. */
     public RootStage stage() {
-        return looks.isEmpty() || cleanedOut ? RootStage.NONE : last().look().stage();
+        return hasNoBall() ? RootStage.NONE : last().look().stage();
     }
 
     /** At the last look since the ring; empty before any, and after it was cleaned out. */
     public Sectors sectors() {
-        return looks.isEmpty() || cleanedOut ? Sectors.empty() : last().look().sectors();
+        return hasNoBall() ? Sectors.empty() : last().look().sectors();
     }
 
     /** How much of the ball was rooted at that look, 0 to 100 %. */
     public double fillPercent() {
-        return looks.isEmpty() || cleanedOut ? 0 : last().look().fillPercent();
+        return hasNoBall() ? 0 : last().look().fillPercent();
+    }
+
+    private boolean hasNoBall() {
+        return looks.isEmpty() || cleanedOut || letGo;
+    }
+
+    /** The first of the looks that found it full and after which none found it otherwise; null if none did. */
+    public @Nullable LocalDate fullOn() {
+        LocalDate full = null;
+        for (LookOn one : looks) {
+            boolean isFull = one.look().stage().isAtLeast(RootStage.FILLED);
+            full = !isFull ? null : full == null ? one.on() : full;
+        }
+        return full;
     }
 
     private LookOn last() {

@@ -3,133 +3,214 @@ package org.kindgirdle.core.layer;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.FrostCalendar;
-import org.kindgirdle.core.growth.Phenology;
+import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.AlsoDo;
+import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextLook;
 import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.look.NextStepRules;
+import org.kindgirdle.core.verdict.Verdict;
 
-/** The jobs of a layer on its mother, each with the days between which it is to be done. */
+/**
+ * The jobs of a layer on its mother, each with the days between which it is to be done. Water and looks go on whatever
+ * the step is: a step takes their place only where it does the same work.
+ */
 final class MotherJobs {
 
     private static final Rule MAY_WAIT_DAYS = Rule.of("job.may-wait");
     private static final Rule SEVER_WAIT_DAYS = Rule.of("job.sever-wait");
+    private static final Rule SEVER_SOON_DAYS = Rule.of("job.sever-soon");
     private static final Rule LOOK_SLACK_DAYS = Rule.of("look.slack");
     private static final Rule TOP_UP_AHEAD_DAYS = Rule.of("job.top-up-ahead");
-    private static final Rule NEAR_DAYS = Rule.of("next.near-frost");
-    private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
     private static final Rule FIRST_LOOK_P = Rule.of("next.first-look");
+    private static final Rule PROTECT_DAYS = Rule.of("next.protect-days");
+    private static final Rule DECISION_AHEAD_DAYS = Rule.of("job.decision-ahead");
 
-    private static final Rule DECISION_HOLDS_DAYS = Rule.of("job.decision-holds");
+    /** How far ahead a frost of the forecast counts, days. */
+    private static final int FORECAST_DAYS = 14;
+
+    private static final double FREEZING_C = 0;
 
     private final LayerState state;
     private final LayerContext context;
     private final LocalDate today;
-    private final HeatTrack heat;
-    private final LayerProjection.RootForecast forecast;
+    private final LayerSums sums;
     private final boolean growing;
 
-    MotherJobs(
-            LayerState state,
-            LayerContext context,
-            LocalDate today,
-            HeatTrack heat,
-            LayerProjection.RootForecast forecast,
-            boolean growing) {
+    MotherJobs(LayerState state, LayerContext context, LocalDate today, LayerSums sums) {
         this.state = state;
         this.context = context;
         this.today = today;
-        this.heat = heat;
-        this.forecast = forecast;
-        this.growing = growing;
+        this.sums = sums;
+        this.growing = context.seasons().isGrowing(today);
     }
 
-    List<Job> of(NextStep decided, Set<AlsoDo> alsoDo) {
+    List<Job> of(Verdict<NextStep, NextStepRules> verdict, Set<AlsoDo> alsoDo) {
+        NextStep step = verdict.step();
         List<Job> jobs = new ArrayList<>();
-        Job step = step(decided);
-        jobs.add(step);
-        // what is to be done before the cold comes must not keep a layer unseen and dry till then
-        boolean later = step.from().isAfter(today) && !step.code().equals(Job.LOOK);
-        if (later) {
-            jobs.add(look());
+        Job work = work(verdict);
+        if (work != null) {
+            jobs.add(work);
+        }
+        if (!endsCare(step, work) && !state.letGo()) {
+            Job look = look(verdict);
+            boolean opensAnyway = step == NextStep.CLEAN_OUT || step == NextStep.RERING;
+            if (!opensAnyway && isBefore(look, work, step)) {
+                jobs.add(look);
+            }
+            Job topUp = topUp();
+            if (isWatered(alsoDo) && !waters(step) && isBefore(topUp, work, step)) {
+                jobs.add(topUp);
+            }
         }
         LocalDate cutOn = state.cutPlannedOn();
-        if (cutOn != null && !decided.isSevering()) {
+        if (cutOn != null && !step.isSevering()) {
             jobs.add(new Job(Job.SEVER, cutOn, cutOn));
         }
         for (AlsoDo also : alsoDo) {
             int wait = also == AlsoDo.COVER_NOW ? 0 : days(MAY_WAIT_DAYS);
-            LocalDate from = also == AlsoDo.COVER_NOW ? today : since();
+            LocalDate from = also == AlsoDo.COVER_NOW ? today : state.newsOn();
             jobs.add(new Job(also.name(), from, from.plusDays(wait)));
-        }
-        // a wet ball is left to drain; a ball that is wetted, wrapped or cut anyway needs no visit for water
-        if (context.recipe().method().hasMedium()
-                && !alsoDo.contains(AlsoDo.VENT)
-                && (later || step.code().equals(Job.LOOK))
-                && !state.cleanedOut()) {
-            jobs.add(new Job(Job.TOP_UP, forecast.topUpOn().minusDays(days(TOP_UP_AHEAD_DAYS)), forecast.topUpOn()));
         }
         return jobs;
     }
 
-    private Job step(NextStep step) {
+    /** What is over for a layer needs no care any more; nor does one that is taken in now. */
+    private static boolean endsCare(NextStep step, @Nullable Job work) {
+        return work != null
+                && switch (step) {
+                    case LOST, RESCUE, ABANDON, NEXT_SEASON -> true;
+                    default -> false;
+                };
+    }
+
+    /** A severing ends care, but not before its day. */
+    private boolean isBefore(Job care, @Nullable Job work, NextStep step) {
+        return !step.isSevering()
+                || work == null
+                || work.from().isAfter(today) && care.by().isBefore(work.from());
+    }
+
+    /** Steps after which the ball is wet through. */
+    private static boolean waters(NextStep step) {
+        return switch (step) {
+            case REWET, REWRAP, RERING, RESCORE -> true;
+            default -> false;
+        };
+    }
+
+    /** Whether there is a ball that dries; a wet one is left to drain. */
+    private boolean isWatered(Set<AlsoDo> alsoDo) {
+        return context.recipe().method().hasMedium()
+                && !alsoDo.contains(AlsoDo.VENT)
+                && !state.cleanedOut()
+                && !state.conditions().contains(Condition.MEDIUM_LOST);
+    }
+
+    private Job topUp() {
+        LocalDate due = sums.topUpOn(today);
+        return new Job(Job.TOP_UP, due.minusDays(days(TOP_UP_AHEAD_DAYS)), due);
+    }
+
+    /** The work of the step itself; null where it is to wait, to look, or has been done. */
+    private @Nullable Job work(Verdict<NextStep, NextStepRules> verdict) {
+        NextStep step = verdict.step();
         LocalDate cutOn = state.cutPlannedOn();
         // what is off its mother already can't wait for a day
         if (cutOn != null && step.isSevering() && step != NextStep.RESCUE) {
             return new Job(step.name(), cutOn, cutOn);
         }
         return switch (step) {
-            case WAIT, HOLD_FRUIT, HOLD_SPRING, HOLD_DORMANT -> look();
-            case CARRY_OVER, PROTECT -> decided(step) ? look() : new Job(step.name(), coldFrom(), coldBy());
-            case LOOK_NOW -> {
-                LocalDate due = heat.dayReaching(
-                                forecast.ready().quantile(context.rules().of(FIRST_LOOK_P)))
-                        .orElse(today);
-                yield new Job(Job.LOOK, due, due);
-            }
-            case RESCUE, REWET, REWRAP, RELIEVE -> within(step, 0);
-            case LOST, CLEAN_OUT, CUT_BRIDGE, SEVER_SOON, SEVER_TO_COVER, RERING, ABANDON, RESCORE, GAMBLE ->
-                within(step, days(MAY_WAIT_DAYS));
-            case SEVER_NOW, SEVER_DORMANT -> {
+            case WAIT, LOOK_NOW, CARRY_OVER, HOLD_FRUIT, HOLD_SPRING, HOLD_DORMANT -> null;
+            case PROTECT -> protect();
+            case NEXT_SEASON -> state.letGo() ? null : within(step, days(MAY_WAIT_DAYS));
+            case REWET -> {
                 LocalDate found = since();
-                yield new Job(step.name(), found, severBy(found));
+                LocalDate thawed = growing ? found : context.seasons().thaw(later(found, today));
+                yield growing || !thawed.isAfter(today)
+                        ? new Job(step.name(), found, found)
+                        : new Job(step.name(), thawed, thawed);
             }
+            case RESCUE, REWRAP, RELIEVE -> within(step, 0);
+            case SEVER_SOON, SEVER_TO_COVER -> within(step, days(SEVER_SOON_DAYS));
+            case SEVER_NOW, SEVER_DORMANT -> within(step, days(SEVER_WAIT_DAYS));
+            case LOST, CLEAN_OUT, CUT_BRIDGE, RERING, ABANDON, RESCORE, GAMBLE -> within(step, days(MAY_WAIT_DAYS));
         };
     }
 
+    /** From when it has been so, for some days; never past the last day on which it still is so. */
     private Job within(NextStep step, int days) {
         LocalDate found = since();
-        return new Job(step.name(), found, found.plusDays(days));
+        LocalDate by = found.plusDays(days);
+        while (by.isAfter(today) && sums.step(by) != step) {
+            by = by.minusDays(1);
+        }
+        return new Job(step.name(), found, by);
     }
 
-    /** The day from which it has been so: of the last record, or of what time alone made of the step since. */
+    /** The day from which it has been so: of the last news, or of what time alone made of the step since. */
     private LocalDate since() {
-        return ComingSteps.changed(state, context, today)
+        return ComingSteps.changed(state, sums, today)
                 .map(ComingSteps.ChangedStep::on)
-                .orElse(state.lastOn());
+                .orElse(state.newsOn());
     }
 
-    private boolean decided(NextStep step) {
+    /** Frost protection is hung in the last week before frost is to be reckoned with, or on the eve of a forecast one. */
+    private @Nullable Job protect() {
+        String code = NextStep.PROTECT.name();
+        FrostCalendar frosts = context.climate().frosts().orElse(null);
+        if (frosts == null) {
+            return isDone(NextStep.PROTECT, today) ? null : within(NextStep.PROTECT, days(MAY_WAIT_DAYS));
+        }
+        boolean season = frosts.isFrostSeason(today);
+        LocalDate first = season ? frosts.lastFirstEarly(today) : frosts.nextFirstEarly(today);
+        if (isDone(NextStep.PROTECT, first)) {
+            return null;
+        }
+        if (season) {
+            LocalDate due = later(first, since());
+            return new Job(code, due, due);
+        }
+        LocalDate by = forecastFrost().filter(eve -> eve.isBefore(first)).orElse(first);
+        return new Job(code, by.minusDays(days(PROTECT_DAYS)), by);
+    }
+
+    /** The eve of the first frost in the forecast. */
+    private Optional<LocalDate> forecastFrost() {
+        for (int ahead = 1; ahead <= FORECAST_DAYS; ahead++) {
+            LocalDate day = today.plusDays(ahead);
+            if (!context.climate().isNormal(day) && context.climate().on(day).minC() < FREEZING_C) {
+                return Optional.of(day.minusDays(1));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Whether a step was recorded as done for the season that begins on a day. */
+    private boolean isDone(NextStep step, LocalDate season) {
         LayerState.WorkOn decision = state.lastDecision();
         return decision != null
                 && decision.work().name().equals(step.name())
-                && decision.on().isAfter(today.minusDays(days(DECISION_HOLDS_DAYS)));
+                && decision.on().isAfter(season.minusDays(days(DECISION_AHEAD_DAYS)));
     }
 
-    private Job look() {
-        LocalDate last = state.looks().isEmpty()
-                ? state.ringedOn()
-                : state.looks().get(state.looks().size() - 1).on();
-        NextLook next = NextLook.after(
-                context.rules(),
-                last,
-                state.stage(),
-                heat.coverNow().isSeenThrough(),
-                growing,
-                forecast.ready(),
-                heat::dayReaching);
+    private Job look(Verdict<NextStep, NextStepRules> verdict) {
+        NextStep step = verdict.step();
+        LocalDate last = sums.lastLook();
+        boolean held = step == NextStep.HOLD_SPRING || step == NextStep.HOLD_DORMANT || step == NextStep.HOLD_FRUIT;
+        NextLook next = sums.nextLook(growing, held || step == NextStep.WAIT);
+        if (verdict.decidedBy() == NextStepRules.FIRST_LOOK_DUE) {
+            LocalDate even = sums.heat()
+                    .dayReaching(sums.ready().quantile(context.rules().of(FIRST_LOOK_P)))
+                    .orElse(today);
+            LocalDate due = later(earlier(even, next.by()), growsSince(last));
+            return new Job(Job.LOOK, earlier(due, next.from()), due);
+        }
         // what was not looked at in the cold is due when growth begins again, not in the middle of the winter
         LocalDate since = growing && next.by().isBefore(today) ? growsSince(last) : last;
         return since.isAfter(next.from())
@@ -139,40 +220,23 @@ final class MotherJobs {
 
     /** The first day of the growth that lasts today, or a day if it has lasted longer. */
     private LocalDate growsSince(LocalDate day) {
+        Seasons seasons = context.seasons();
         LocalDate since = today;
-        while (since.isAfter(day)
-                && Phenology.isGrowing(context.rules(), context.climate(), context.species(), since.minusDays(1))) {
+        while (since.isAfter(day) && seasons.isGrowing(since.minusDays(1))) {
             since = since.minusDays(1);
         }
         return since;
     }
 
+    private static LocalDate later(LocalDate a, LocalDate b) {
+        return a.isAfter(b) ? a : b;
+    }
+
+    private static LocalDate earlier(LocalDate a, LocalDate b) {
+        return a.isBefore(b) ? a : b;
+    }
+
     private int days(Rule rule) {
         return context.rules().count(rule);
-    }
-
-    private LocalDate severBy(LocalDate found) {
-        LocalDate latest = found.plusDays(days(SEVER_WAIT_DAYS));
-        LocalDate room = context.climate()
-                .frosts()
-                .map(frosts -> frosts.nextFirstEarly(found).minusDays(days(ESTABLISH_DAYS)))
-                .orElse(latest);
-        return room.isBefore(latest) && !room.isBefore(found) ? room : latest;
-    }
-
-    private LocalDate coldFrom() {
-        return context.climate()
-                .frosts()
-                .filter(frosts -> !frosts.isFrostSeason(today))
-                .map(frosts -> frosts.nextFirstEarly(today).minusDays(days(NEAR_DAYS)))
-                .orElse(today);
-    }
-
-    private LocalDate coldBy() {
-        return context.climate()
-                .frosts()
-                .filter(frosts -> !frosts.isFrostSeason(today))
-                .map((FrostCalendar frosts) -> frosts.nextFirstEarly(today))
-                .orElse(today);
     }
 }

@@ -10,7 +10,7 @@ import org.kindgirdle.core.plan.Effort;
 /**
  * What became of a layer so far, for what the nursery learns from it.
  *
- * @param rooted whether it came off its mother alive; null while that is open
+ * @param rooted whether its ball became full or it came off its mother alive; null while that is open
  * @param established whether it was released, of what came off; null while that is open
  * @param toReady between which thermal days of its last ring the ball became full; null if no look says anything, and
  *     for what does not root on its mother
@@ -32,7 +32,9 @@ public record Outcome(
     public static Outcome of(LayerState state, LayerContext context) {
         boolean severed = state.plant() != null;
         boolean lost = state.phase() == LayerPhase.LOST;
-        Boolean rooted = severed ? Boolean.TRUE : lost ? Boolean.FALSE : null;
+        // a ball that is full has rooted, though it is still on its mother
+        boolean full = state.stage().isAtLeast(RootStage.FILLED);
+        Boolean rooted = severed || full && !lost ? Boolean.TRUE : lost ? Boolean.FALSE : null;
         Boolean established =
                 !severed ? null : state.phase() == LayerPhase.RELEASED ? Boolean.TRUE : lost ? Boolean.FALSE : null;
         double minutes = Effort.of(

@@ -10,13 +10,10 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
-import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.DaysOfYear;
-import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RecipeFactors;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.SpeciesProfile;
-import org.kindgirdle.core.growth.StageSeen;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.harden.HardenRules;
@@ -26,7 +23,6 @@ import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
-import org.kindgirdle.core.look.NextStepInputs;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.TopUp;
 import org.kindgirdle.core.plan.SettingWindows;
@@ -39,10 +35,8 @@ import org.kindgirdle.core.verdict.Verdict;
 public final class Projector {
 
     private static final Rule WATCH_HEAT_DAYS = Rule.of("next.watch-heat");
-    private static final Rule DRIES_WITHIN_DAYS = Rule.of("next.dries-within");
     private static final Rule LONG_WAIT_DAYS = Rule.of("next.long-wait");
     private static final Rule SMALL_BALL_ML = Rule.of("next.small-ball");
-    private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
 
     /** The curve of readiness leaves this much out on either side, and has about so many points. */
     private static final double CURVE_TAIL = .01;
@@ -115,7 +109,7 @@ public final class Projector {
         List<ReadyBy> curve = new ArrayList<>();
         for (long day = 0; day <= days; day += stride) {
             LocalDate on = from.plusDays(day);
-            curve.add(new ReadyBy(on, forecast.ready().readyBy(heat.throughDay(on))));
+            curve.add(new ReadyBy(on, forecast.ready().fullBy(heat.throughDay(on))));
         }
         return curve;
     }
@@ -138,16 +132,9 @@ public final class Projector {
 
     /**
      * @param on a day
-     * @param readyP probability of a full ball by its end
+     * @param fullP probability of a full ball by its end, if it roots
      */
-    public record ReadyBy(LocalDate on, double readyP) {}
-
-    /** What the next step of a layer on its mother is decided from, on a day. */
-    static NextStepInputs inputs(LayerState state, LayerContext context, LocalDate day) {
-        Projector projector = new Projector(state, context, day);
-        HeatTrack heat = new HeatTrack(state, context, projector.factors.speed());
-        return projector.inputs(heat);
-    }
+    public record ReadyBy(LocalDate on, double fullP) {}
 
     private LayerProjection project() {
         if (state.phase() == LayerPhase.ON_MOTHER) {
@@ -173,13 +160,11 @@ public final class Projector {
     }
 
     private LayerProjection onMother() {
-        HeatTrack heat = new HeatTrack(state, context, factors.speed());
+        LayerSums sums = new LayerSums(state, context);
+        HeatTrack heat = sums.heat();
         double thermalDays = heat.throughDay(today);
-        TimeToReady prior = context.time().prior();
-        TimeToReady ready = TimeToReady.after(prior.d50(), prior.sigma(), stagesSeen(heat));
-        TopUp topUp = topUp(heat.coverNow());
-        LocalDate topUpOn = state.wateredOn().plusDays(topUp.intervalDays());
-        LocalDate deadline = comingDeadline(windows(heat.coverNow()));
+        TimeToReady ready = sums.ready();
+        LocalDate deadline = comingDeadline(sums.windows());
         LayerProjection.RootForecast forecast = new LayerProjection.RootForecast(
                 thermalDays,
                 context.time(),
@@ -188,14 +173,13 @@ public final class Projector {
                 heat.dayReaching(ready.quantile(.1)).orElse(null),
                 heat.dayReaching(ready.quantile(.5)).orElse(null),
                 heat.dayReaching(ready.quantile(.9)).orElse(null),
-                topUp,
-                topUpOn,
+                topUp(heat.coverNow()),
+                sums.topUpOn(today),
                 deadline,
-                deadline == null ? 1 : ready.readyBy(heat.throughDay(deadline)));
-        Verdict<NextStep, NextStepRules> verdict = NextStepRules.decide(inputs(heat));
+                deadline == null ? 1 : ready.fullBy(heat.throughDay(deadline)));
+        Verdict<NextStep, NextStepRules> verdict = sums.decide(today);
         Set<AlsoDo> alsoDo = alsoDo(heat.coverNow(), verdict.step());
-        List<Job> jobs =
-                new MotherJobs(state, context, today, heat, forecast, isGrowing(today)).of(verdict.step(), alsoDo);
+        List<Job> jobs = new MotherJobs(state, context, today, sums).of(verdict, alsoDo);
         return new LayerProjection(state, ball, load, factors, forecast, verdict, null, alsoDo, ordered(jobs));
     }
 
@@ -215,14 +199,6 @@ public final class Projector {
         return a.isBefore(b) ? a : b;
     }
 
-    private List<StageSeen> stagesSeen(HeatTrack heat) {
-        List<StageSeen> seen = new ArrayList<>();
-        for (LayerState.LookOn look : state.looks()) {
-            seen.add(StageSeen.of(rules, look.look().stage(), heat.throughDay(look.on())));
-        }
-        return seen;
-    }
-
     private TopUp topUp(Cover cover) {
         if (ball.mediumMl() == 0) {
             return TopUp.none(rules);
@@ -240,39 +216,6 @@ public final class Projector {
                 state.stage());
     }
 
-    private NextStepInputs inputs(HeatTrack heat) {
-        TimeToReady prior = context.time().prior();
-        double thermalDays = heat.throughDay(today);
-        Cover cover = heat.coverNow();
-        LocalDate topUpOn = state.wateredOn().plusDays(topUp(cover).intervalDays());
-        PlaceClimate climate = context.climate();
-        return new NextStepInputs(
-                state.conditions(),
-                !state.looks().isEmpty(),
-                state.stage(),
-                state.sectors().coverage(),
-                stalledLooks(),
-                state.attempts(),
-                state.rescores(),
-                prior.readyBy(thermalDays),
-                windows(cover).readyInTimeP(today),
-                isGrowing(today),
-                leafless != null && leafless.includes(today),
-                climate.frosts().map(frosts -> frosts.daysToFrost(today)).orElse(null),
-                rules.count(ESTABLISH_DAYS),
-                context.isHardy(state.stage()),
-                context.coverAtHand(),
-                state.set().fruitToKeep(),
-                state.set().specimen(),
-                topUpOn.isBefore(today.plusDays(rules.count(DRIES_WITHIN_DAYS))),
-                state.set().school(),
-                rules);
-    }
-
-    private SettingWindows windows(Cover cover) {
-        return context.windows(cover, factors.speed(), state.set().school(), state.stage());
-    }
-
     /** The deadline of the ring, or of the first later year that is not over: what missed one is wanted by the next. */
     private @Nullable LocalDate comingDeadline(SettingWindows windows) {
         LocalDate deadline = windows.deadline(state.ringedOn()).orElse(null);
@@ -282,32 +225,16 @@ public final class Projector {
         return deadline;
     }
 
-    private boolean isGrowing(LocalDate day) {
-        return Phenology.isGrowing(rules, context.climate(), context.species(), day);
-    }
-
-    /** Looks in growth since the stage last rose; the ring itself counts as the first stage. */
-    private int stalledLooks() {
-        RootStage highest = RootStage.NONE;
-        int stalled = 0;
-        for (LayerState.LookOn look : state.looks()) {
-            if (look.look().stage().ordinal() > highest.ordinal()) {
-                highest = look.look().stage();
-                stalled = 0;
-            } else if (isGrowing(look.on())) {
-                stalled++;
-            }
-        }
-        return stalled;
-    }
-
     private Set<AlsoDo> alsoDo(Cover cover, NextStep step) {
         Set<AlsoDo> all = EnumSet.noneOf(AlsoDo.class);
         addIf(all, AlsoDo.VENT, state.conditions().contains(Condition.WET));
         addIf(all, AlsoDo.TREAT_PESTS, state.conditions().contains(Condition.PESTS));
         addIf(all, AlsoDo.COVER, state.conditions().contains(Condition.ALGAE));
         addIf(all, AlsoDo.LOOSEN_TIE, state.conditions().contains(Condition.CONSTRICTED));
-        addIf(all, AlsoDo.COVER_NOW, cover != Cover.FOIL && isTooHot(cover));
+        addIf(all, AlsoDo.COVER_NOW, context.recipe().method().hangs() && cover != Cover.FOIL && isTooHot(cover));
+        boolean full = state.stage().isAtLeast(RootStage.FILLED);
+        addIf(all, AlsoDo.RELIEVE, full && state.conditions().contains(Condition.TOP_WILTED));
+        addIf(all, AlsoDo.SOAK, full && state.conditions().contains(Condition.DRY) && step.isSevering());
         addIf(all, AlsoDo.UPSIZE, isOutgrown(step));
         addIf(all, AlsoDo.PROP, !state.propped() && load.verdict() != BranchLoad.Verdict.FINE);
         return all;

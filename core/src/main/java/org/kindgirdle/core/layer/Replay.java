@@ -19,6 +19,10 @@ import org.kindgirdle.core.pot.FirstMedium;
 /** Plays the journal of one layer from its first record to its last. */
 public final class Replay {
 
+    /** What ails the top or the branch, whatever becomes of the ball. */
+    private static final Set<Condition> ON_THE_TOP =
+            EnumSet.of(Condition.TOP_WILTED, Condition.TOP_DEAD, Condition.DETACHED, Condition.PESTS);
+
     private @Nullable LayerEvent setEvent;
     private LayerRecord.@Nullable Chosen chosen;
     private @Nullable LocalDate cutPlannedOn;
@@ -37,6 +41,8 @@ public final class Replay {
     private boolean propped;
     private boolean upsized;
     private boolean cleanedOut;
+    private boolean letGo;
+    private @Nullable LocalDate rescoredOn;
     private LayerState.@Nullable WorkOn lastDecision;
     private boolean stubTidied;
     private LayerState.@Nullable DeferredOn deferred;
@@ -50,6 +56,7 @@ public final class Replay {
     private @Nullable LossCause lossCause;
     private @Nullable LocalDate endedOn;
     private LocalDate lastOn = LocalDate.MIN;
+    private LocalDate newsOn = LocalDate.MIN;
     private final List<LayerState.Conflict> conflicts = new ArrayList<>();
 
     private Replay() {}
@@ -158,6 +165,14 @@ public final class Replay {
             endedOn = on;
         }
         lastOn = on;
+        if (isNews(what)) {
+            newsOn = on;
+        }
+    }
+
+    /** Whether anything was seen, done or wanted by which another step may follow: a remark, or water alone, is none. */
+    private static boolean isNews(LayerRecord what) {
+        return !(what instanceof LayerRecord.Noted || what instanceof LayerRecord.ToppedUp);
     }
 
     private LayerState.@Nullable Reason against(LayerRecord what) {
@@ -211,6 +226,7 @@ public final class Replay {
         conditions.clear();
         conditions.addAll(look.conditions());
         cleanedOut = false;
+        letGo = false;
         bridgedBefore |= look.conditions().contains(Condition.BRIDGED);
     }
 
@@ -221,8 +237,10 @@ public final class Replay {
         wateredOn = on;
         looks.clear();
         cleanedOut = false;
+        letGo = false;
+        rescoredOn = null;
         // fresh medium and wrap on fresh wood: only what ails the top or the tie remains
-        conditions.retainAll(EnumSet.of(Condition.TOP_WILTED, Condition.TOP_DEAD, Condition.DETACHED, Condition.PESTS));
+        conditions.retainAll(ON_THE_TOP);
     }
 
     private void tend(LocalDate on, LayerRecord.Tended tended) {
@@ -235,7 +253,16 @@ public final class Replay {
             covers.add(new LayerState.CoverFrom(on, tended.cover()));
         }
         switch (work) {
-            case RESCORE -> rescores++;
+            case RESCORE -> {
+                rescores++;
+                rescoredOn = on;
+            }
+            case NEXT_SEASON -> {
+                // no ball is left on it: what ailed that is gone, and bark grows over the ring
+                letGo = true;
+                conditions.retainAll(ON_THE_TOP);
+                conditions.add(Condition.BRIDGED);
+            }
             case PROP -> propped = true;
             case TIDY_STUB -> stubTidied = true;
             case UPSIZE -> upsized = true;
@@ -276,6 +303,8 @@ public final class Replay {
                 propped,
                 upsized,
                 cleanedOut,
+                letGo,
+                rescoredOn,
                 lastDecision,
                 stubTidied,
                 deferred,
@@ -285,6 +314,7 @@ public final class Replay {
                 lossCause,
                 endedOn,
                 lastOn,
+                newsOn,
                 conflicts);
     }
 }

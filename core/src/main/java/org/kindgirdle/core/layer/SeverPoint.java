@@ -6,8 +6,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.kindgirdle.core.climate.FrostCalendar;
-import org.kindgirdle.core.climate.PlaceClimate;
-import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
@@ -69,7 +67,6 @@ public record SeverPoint(Kind kind, boolean speaksFor, double figure) {
         }
         HouseRules rules = context.rules();
         LayerState state = layer.state();
-        PlaceClimate climate = context.climate();
         List<SeverPoint> points = new ArrayList<>();
         boolean full = state.stage().isAtLeast(RootStage.FILLED);
         if (full) {
@@ -95,7 +92,7 @@ public record SeverPoint(Kind kind, boolean speaksFor, double figure) {
         if (context.isLeafless(today)) {
             points.add(yes(Kind.NO_LEAVES));
         } else {
-            if (!Phenology.isGrowing(rules, climate, context.species(), today)) {
+            if (!context.seasons().isGrowing(today)) {
                 points.add(new SeverPoint(Kind.NOT_GROWING, false, 0));
             }
             if (state.set().school() != School.IN_LEAF) {

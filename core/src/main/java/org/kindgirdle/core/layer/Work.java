@@ -18,6 +18,10 @@ public enum Work {
     COVER(false, Condition.ALGAE),
     LOOSEN_TIE(false, Condition.CONSTRICTED),
     UPSIZE(true),
+    /** a parched full ball stood in water, or syringed until it drips, before the cut */
+    SOAK(true, Condition.DRY),
+    /** wrap off, and the limb left to heal until it is ringed again in another season */
+    NEXT_SEASON(false),
     PROP(false),
     /** after severance: the stub shortened to a bud or shoot, the new leader noted */
     TIDY_STUB(false),

@@ -13,5 +13,9 @@ public enum AlsoDo {
     COVER_NOW,
     /** a larger container while still attached */
     UPSIZE,
-    PROP
+    PROP,
+    /** a top that wilts over a full ball: it is cut when it stands again */
+    RELIEVE,
+    /** a parched full ball sheds water: for an hour, before the cut */
+    SOAK
 }

@@ -19,6 +19,7 @@ public record NextLook(LocalDate from, LocalDate by) {
     private static final Rule DORMANT_DAYS = Rule.of("look.dormant");
     private static final Rule SLACK_DAYS = Rule.of("look.slack");
     private static final Rule FILLED_DAYS = Rule.of("look.filled");
+    private static final Rule HELD_DAYS = Rule.of("look.held");
     private static final Rule EARLY_QUANTILE = Rule.of("look.early.quantile");
     private static final Rule EARLY_CLEAR_SHARE = Rule.of("look.early.clear-share");
     private static final Rule EARLY_OPENED_SHARE = Rule.of("look.early.opened-share");
@@ -34,6 +35,7 @@ public record NextLook(LocalDate from, LocalDate by) {
      * @param lastLook the last look, or the ring if there was none since
      * @param seenThrough whether the wrap need not be opened
      * @param growing false in dormancy
+     * @param held whether a full ball is left on the mother for now
      * @param ready the time to ready as the looks leave it
      * @param dayReaching the first day on which the layer has had so many thermal days; empty beyond the horizon
      */
@@ -43,6 +45,7 @@ public record NextLook(LocalDate from, LocalDate by) {
             RootStage stage,
             boolean seenThrough,
             boolean growing,
+            boolean held,
             TimeToReady ready,
             DoubleFunction<Optional<LocalDate>> dayReaching) {
         if (!growing) {
@@ -69,9 +72,19 @@ public record NextLook(LocalDate from, LocalDate by) {
                         seenThrough,
                         dayReaching.apply(rules.of(ROOTED_SHARE) * ready.quantile(MEDIAN)));
             case FILLED, MATURE -> {
-                LocalDate due = lastLook.plusDays(rules.count(FILLED_DAYS));
+                LocalDate due = lastLook.plusDays(rules.count(held ? HELD_DAYS : FILLED_DAYS));
                 yield new NextLook(due, due);
             }
+        };
+    }
+
+    /** A look at this stage is not put off beyond so many days; what was seen longer ago is not what is there. */
+    public static int mostDays(HouseRules rules, RootStage stage) {
+        return switch (stage) {
+            case NONE, CALLUS -> rules.count(EARLY.most());
+            case INITIALS -> rules.count(INITIALS.most());
+            case ROOTED -> rules.count(ROOTED.most());
+            case FILLED, MATURE -> rules.count(HELD_DAYS);
         };
     }
 

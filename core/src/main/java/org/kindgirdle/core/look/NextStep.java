@@ -17,6 +17,8 @@ public enum NextStep {
     GAMBLE,
     CARRY_OVER,
     PROTECT,
+    /** too late to ring it again this year: wrap off, let the limb heal, or take its tip as a cutting */
+    NEXT_SEASON,
     WAIT,
     RESCORE,
     HOLD_SPRING,

@@ -1,112 +1,174 @@
 package org.kindgirdle.core.look;
 
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
-import org.kindgirdle.core.units.Require;
+import org.kindgirdle.core.verdict.Fact;
 
-/**
- * Everything that the next step depends on.
- *
- * @param conditions what is wrong now: found at the last look and not yet mended
- * @param looked whether it was looked at since the last ring
- * @param stage at the last look since the last ring, NONE before any
- * @param coverage share of sectors with roots, 0 to 1
- * @param stalledLooks looks in growth since the stage last rose
- * @param attempts how often it was ringed again
- * @param rescores how often empty sectors were scarred again
- * @param readyP probability of ready by now, before any look since the last ring
- * @param windowP probability of ready by the deadline if ringed again today
- * @param growing seven-day mean above the species' base + 2
- * @param leafless leaf fall recorded or expected
- * @param daysToFrost to the early first frost; 0 until the last one is past; null on a frost-free place
- * @param establishDays days a severed layer needs before frost
- * @param hardy top and young roots stand this place's winter
- * @param cover frost-free cover is at hand
- * @param fruitToKeep there is fruit that is to ripen first
- * @param specimen taken for its shape and even roots
- * @param ballDries within a week
- * @param school when this one is to be severed
- * @param rules the figures of the house that the rules turn on
- */
-public record NextStepInputs(
-        Set<Condition> conditions,
-        boolean looked,
-        RootStage stage,
-        double coverage,
-        int stalledLooks,
-        int attempts,
-        int rescores,
-        double readyP,
-        double windowP,
-        boolean growing,
-        boolean leafless,
-        @Nullable Integer daysToFrost,
-        int establishDays,
-        boolean hardy,
-        boolean cover,
-        boolean fruitToKeep,
-        boolean specimen,
-        boolean ballDries,
-        School school,
-        HouseRules rules) {
+/** Everything that the next step depends on: a value for each {@link NextStepFact}, and the figures of the house. */
+public final class NextStepInputs {
 
-    public NextStepInputs {
-        conditions = Set.copyOf(conditions);
-        Require.within("coverage", coverage, 0, 1);
-        Require.within("probability of ready", readyP, 0, 1);
-        Require.within("probability by the deadline", windowP, 0, 1);
-        Require.within("stalled looks", stalledLooks, 0, 10_000);
-        Require.within("attempts", attempts, 0, 10_000);
-        Require.within("re-scores", rescores, 0, 10_000);
-        Require.within("establish days", establishDays, 0, 366);
-        if (daysToFrost != null) {
-            Require.within("days to frost", daysToFrost, 0, 366);
+    private final Map<NextStepFact, @Nullable Object> values;
+    private final HouseRules rules;
+
+    private NextStepInputs(Map<NextStepFact, @Nullable Object> values, HouseRules rules) {
+        this.values = values;
+        this.rules = rules;
+    }
+
+    /** Puts the values together; each is asked for. */
+    public static final class Builder {
+
+        private final Map<NextStepFact, @Nullable Object> values = new EnumMap<>(NextStepFact.class);
+
+        /** @throws IllegalArgumentException if the input may not have the value */
+        public Builder set(NextStepFact name, @Nullable Object value) {
+            values.put(name, name.checked(value));
+            return this;
+        }
+
+        /** @throws IllegalStateException if a value is missing */
+        public NextStepInputs build(HouseRules rules) {
+            for (NextStepFact name : NextStepFact.values()) {
+                if (!values.containsKey(name)) {
+                    throw new IllegalStateException("the next step is asked without " + name);
+                }
+            }
+            return new NextStepInputs(new EnumMap<>(values), rules);
         }
     }
 
+    /** These with one of them replaced. */
+    public NextStepInputs with(Fact fact) {
+        Map<NextStepFact, @Nullable Object> changed = new EnumMap<>(values);
+        NextStepFact name = (NextStepFact) fact.name();
+        changed.put(name, name.checked(fact.value()));
+        return new NextStepInputs(changed, rules);
+    }
+
+    /** The figures of the house that the rules turn on. */
+    public HouseRules rules() {
+        return rules;
+    }
+
+    @Nullable
+    Object value(NextStepFact name) {
+        return values.get(name);
+    }
+
+    boolean is(NextStepFact name) {
+        return Boolean.TRUE.equals(values.get(name));
+    }
+
+    double number(NextStepFact name) {
+        return name.in(this).number();
+    }
+
+    int count(NextStepFact name) {
+        return name.in(this).count();
+    }
+
     boolean has(Condition condition) {
-        return conditions.contains(condition);
+        return conditions().contains(condition);
+    }
+
+    Set<?> conditions() {
+        return (Set<?>) NextStepFact.CONDITIONS.in(this).present();
+    }
+
+    RootStage stage() {
+        return (RootStage) NextStepFact.STAGE.in(this).present();
     }
 
     boolean isFilled() {
-        return stage.isAtLeast(RootStage.FILLED);
+        return stage().isAtLeast(RootStage.FILLED);
+    }
+
+    /** Below first white points: callus at most. */
+    boolean isBeforeInitials() {
+        return !stage().isAtLeast(RootStage.INITIALS);
+    }
+
+    /** When it is to be severed. What never is leafless can't be cut leafless: it is cut in spring. */
+    School school() {
+        School chosen = (School) NextStepFact.SCHOOL.in(this).present();
+        return chosen == School.DORMANT && is(NextStepFact.EVERGREEN) ? School.SPRING : chosen;
+    }
+
+    @Nullable
+    Integer daysToFrost() {
+        return (Integer) values.get(NextStepFact.DAYS_TO_FROST);
     }
 
     /** No frost comes, or not for so many days. */
     boolean isFrostAtLeast(int days) {
-        return daysToFrost == null || daysToFrost >= days;
-    }
-
-    boolean isFrostAmple() {
-        return isFrostAtLeast(rules.count(Thresholds.AMPLE_DAYS));
+        Integer frost = daysToFrost();
+        return frost == null || frost >= days;
     }
 
     /** Whether a value is at least what the house has set. */
-    boolean reaches(double value, Rule threshold) {
-        return value >= rules.of(threshold);
+    boolean reaches(NextStepFact value, Rule threshold) {
+        return ((Number) value.in(this).present()).doubleValue() >= rules.of(threshold);
     }
 
-    boolean isOverdue() {
-        return reaches(readyP, Thresholds.OVERDUE_P);
+    int establishDays() {
+        return count(NextStepFact.ESTABLISH_DAYS);
     }
 
     /** There is room to sever and establish before frost. */
     boolean room() {
-        return isFrostAtLeast(establishDays);
+        return isFrostAtLeast(establishDays());
     }
 
+    /** Too little of the year is left to root anything more. */
     boolean near() {
-        return !growing || !isFrostAtLeast(rules.count(Thresholds.NEAR_DAYS));
+        return !is(NextStepFact.GROWING) || !isFrostAtLeast(rules.count(Thresholds.NEAR_DAYS));
+    }
+
+    /** Too late in the year to begin again. */
+    boolean cold() {
+        return !is(NextStepFact.GROWING) || !isFrostAtLeast(rules.count(Thresholds.COLD_DAYS));
+    }
+
+    /** A ball that is dry, open or slipped: five minutes mend it. */
+    boolean mendable() {
+        return has(Condition.DRY) || has(Condition.WRAP_OPEN) || has(Condition.SLIPPED);
     }
 
     boolean trouble() {
-        return has(Condition.DRY) || has(Condition.WRAP_OPEN) || has(Condition.MEDIUM_LOST) || has(Condition.SLIPPED);
+        return mendable() || has(Condition.MEDIUM_LOST);
     }
 
     boolean isStalledTwice() {
-        return reaches(stalledLooks, Thresholds.STALLED_LOOKS);
+        return reaches(NextStepFact.STALLED_LOOKS, Thresholds.STALLED_LOOKS);
+    }
+
+    /** A new ring can be cut today and has a fair chance to fill in time. */
+    boolean isWorthRinging() {
+        return is(NextStepFact.BARK_SLIPS) && reaches(NextStepFact.WINDOW_P, Thresholds.AGAIN_P);
+    }
+
+    boolean isRingedOut() {
+        return reaches(NextStepFact.ATTEMPTS, Thresholds.MOST_RERINGS);
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof NextStepInputs that && values.equals(that.values) && rules.equals(that.rules);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(values, rules);
+    }
+
+    @Override
+    public String toString() {
+        return values.toString();
     }
 }

@@ -53,14 +53,36 @@ public record TopUp(double waterG, double lossGDay, double rawDays, int interval
         upTo("diameterMm", diameterMm, MOST_MM);
         Require.within("vpdKpa", vpdKpa, 0, MOST_VPD_KPA);
         double water = mediumMl * medium.waterGMl(rules);
-        double areaDm2 = (Math.PI * diameterMm * lengthMm + Math.PI * diameterMm * diameterMm / 2) / 10_000;
-        double sun = rules.of((reflected ? SUN_REFLECTED : SUN)[exposure.ordinal()]);
-        double loss = wrap.lossGDm2Kpa(rules) * areaDm2 * Math.max(rules.of(LEAST_VPD_KPA), vpdKpa) * sun
+        double loss = evaporationGKpaDay(rules, lengthMm, diameterMm, wrap, exposure, reflected)
+                        * Math.max(leastVpdKpa(rules), vpdKpa)
                 + stage.drinks(rules) * water;
         double raw = rules.of(USABLE) * water / loss;
         double shortest = rules.of(LEAST_DAYS);
         int interval = (int) Math.max(shortest, Math.min(rules.of(MOST_DAYS), Math.floor(raw)));
         return new TopUp(water, loss, raw, interval, raw < shortest);
+    }
+
+    /** What evaporates through the wrap, g a day for each kPa of dryness; the arguments as above. */
+    public static double evaporationGKpaDay(
+            HouseRules rules, double lengthMm, double diameterMm, Wrap wrap, Exposure exposure, boolean reflected) {
+        double areaDm2 = (Math.PI * diameterMm * lengthMm + Math.PI * diameterMm * diameterMm / 2) / 10_000;
+        double sun = rules.of((reflected ? SUN_REFLECTED : SUN)[exposure.ordinal()]);
+        return wrap.lossGDm2Kpa(rules) * areaDm2 * sun;
+    }
+
+    /** The air counts as at least so dry, kPa. */
+    public static double leastVpdKpa(HouseRules rules) {
+        return rules.of(LEAST_VPD_KPA);
+    }
+
+    /** The share of the water in a ball that roots can take. */
+    public static double usableShare(HouseRules rules) {
+        return rules.of(USABLE);
+    }
+
+    /** However tight the wrap, somebody feels the ball after so many days. */
+    public static int mostDays(HouseRules rules) {
+        return rules.count(MOST_DAYS);
     }
 
     /** Nothing that could dry: no water, and looked after at the longest interval. */

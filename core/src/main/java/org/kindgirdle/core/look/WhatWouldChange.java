@@ -36,7 +36,7 @@ public final class WhatWouldChange {
             Set<NextStep> found = EnumSet.noneOf(NextStep.class);
             alternatives(name, in).forEach(value -> {
                 NextStep step =
-                        NextStepRules.decide(with(in, new Fact(name, value))).step();
+                        NextStepRules.decide(in.with(new Fact(name, value))).step();
                 if (step != now && found.add(step)) {
                     changes.add(new Change(new Fact(name, value), step));
                 }
@@ -45,56 +45,41 @@ public final class WhatWouldChange {
         return changes;
     }
 
-    /** The inputs with one of them replaced. */
-    public static NextStepInputs with(NextStepInputs in, Fact fact) {
-        return new NextStepInputs(
-                fact.name() == NextStepFact.CONDITIONS ? conditions(fact) : in.conditions(),
-                fact.name() == NextStepFact.LOOKED ? fact.isTrue() : in.looked(),
-                fact.name() == NextStepFact.STAGE ? (RootStage) fact.present() : in.stage(),
-                fact.name() == NextStepFact.COVERAGE ? fact.number() : in.coverage(),
-                fact.name() == NextStepFact.STALLED_LOOKS ? fact.count() : in.stalledLooks(),
-                fact.name() == NextStepFact.ATTEMPTS ? fact.count() : in.attempts(),
-                fact.name() == NextStepFact.RESCORES ? fact.count() : in.rescores(),
-                fact.name() == NextStepFact.READY_P ? fact.number() : in.readyP(),
-                fact.name() == NextStepFact.WINDOW_P ? fact.number() : in.windowP(),
-                fact.name() == NextStepFact.GROWING ? fact.isTrue() : in.growing(),
-                fact.name() == NextStepFact.LEAFLESS ? fact.isTrue() : in.leafless(),
-                fact.name() == NextStepFact.DAYS_TO_FROST ? (Integer) fact.value() : in.daysToFrost(),
-                fact.name() == NextStepFact.ESTABLISH_DAYS ? fact.count() : in.establishDays(),
-                fact.name() == NextStepFact.HARDY ? fact.isTrue() : in.hardy(),
-                fact.name() == NextStepFact.COVER ? fact.isTrue() : in.cover(),
-                fact.name() == NextStepFact.FRUIT_TO_KEEP ? fact.isTrue() : in.fruitToKeep(),
-                fact.name() == NextStepFact.SPECIMEN ? fact.isTrue() : in.specimen(),
-                fact.name() == NextStepFact.BALL_DRIES ? fact.isTrue() : in.ballDries(),
-                fact.name() == NextStepFact.SCHOOL ? (School) fact.present() : in.school(),
-                in.rules());
-    }
-
-    private static Set<Condition> conditions(Fact fact) {
-        Set<Condition> conditions = EnumSet.noneOf(Condition.class);
-        for (Object one : (Set<?>) fact.present()) {
-            conditions.add((Condition) one);
-        }
-        return conditions;
-    }
-
     private static Stream<? extends @Nullable Object> alternatives(NextStepFact name, NextStepInputs in) {
         HouseRules rules = in.rules();
         return switch (name) {
-            case CONDITIONS -> Stream.of(Condition.values()).map(one -> toggled(in.conditions(), one));
+            case CONDITIONS -> Stream.of(Condition.values()).map(one -> toggled(in, one));
             case STAGE -> Stream.of(RootStage.values());
             case SCHOOL -> Stream.of(School.values());
-            case COVERAGE -> nearest(in.coverage(), rules.of(Thresholds.EVEN_COVERAGE));
+            case COVERAGE -> nearest(in.number(name), rules.of(Thresholds.EVEN_COVERAGE));
+            case WIDEST_GAP -> {
+                int limit = rules.count(Thresholds.WIDEST_GAP);
+                int sector = 45;
+                yield Stream.of(limit - limit % sector - (limit % sector == 0 ? sector : 0), limit);
+            }
             case STALLED_LOOKS -> Stream.of(0, rules.count(Thresholds.STALLED_LOOKS));
             case ATTEMPTS -> Stream.of(0, rules.count(Thresholds.MOST_RERINGS));
             case RESCORES -> Stream.of(0, rules.count(Thresholds.MOST_RESCORES));
-            case READY_P -> nearest(in.readyP(), rules.of(Thresholds.LOOK_P), rules.of(Thresholds.OVERDUE_P));
-            case WINDOW_P -> nearest(in.windowP(), rules.of(Thresholds.AGAIN_P));
+            case READY_P ->
+                nearest(
+                        in.number(name),
+                        rules.of(Thresholds.LOOK_P),
+                        rules.of(Thresholds.NEVER_READY_P),
+                        rules.of(Thresholds.OVERDUE_P));
+            case ROOTS_P ->
+                nearest(
+                        in.number(name),
+                        rules.of(Thresholds.NEVER_P),
+                        rules.of(Thresholds.UNLIKELY_P),
+                        Math.nextUp((1 - rules.of(Thresholds.FALLEN_SHARE)) * in.number(NextStepFact.ROOTS_BEFORE)));
+            // what was believed at setting does not change any more
+            case ROOTS_BEFORE -> Stream.of();
+            case WINDOW_P -> nearest(in.number(name), rules.of(Thresholds.AGAIN_P));
             case DAYS_TO_FROST -> frosts(in);
-            case ESTABLISH_DAYS ->
-                in.daysToFrost() == null
-                        ? Stream.of()
-                        : Stream.of(in.daysToFrost(), Math.min(366, in.daysToFrost() + 1));
+            case ESTABLISH_DAYS -> {
+                Integer frost = in.daysToFrost();
+                yield frost == null ? Stream.of() : Stream.of(frost, Math.min(366, frost + 1));
+            }
             default -> Stream.of(true, false);
         };
     }
@@ -109,24 +94,29 @@ public final class WhatWouldChange {
 
     private static Stream<@Nullable Integer> frosts(NextStepInputs in) {
         List<@Nullable Integer> days = new ArrayList<>();
+        HouseRules rules = in.rules();
         for (int limit : new int[] {
-            in.rules().count(Thresholds.NEAR_DAYS),
-            in.rules().count(Thresholds.AMPLE_DAYS),
+            1,
+            rules.count(Thresholds.NEAR_DAYS),
+            rules.count(Thresholds.COLD_DAYS),
+            rules.count(Thresholds.AMPLE_DAYS),
             in.establishDays(),
-            in.establishDays() + in.rules().count(Thresholds.FRUIT_DAYS)
+            in.establishDays() + rules.count(Thresholds.FRUIT_DAYS),
+            in.establishDays() + rules.count(Thresholds.RESCORE_DAYS)
         }) {
             days.add(Math.min(366, limit));
             days.add(Math.max(0, limit - 1));
         }
-        int now = in.daysToFrost() == null ? 366 : in.daysToFrost();
+        Integer frost = in.daysToFrost();
+        int now = frost == null ? 366 : frost;
         days.sort(Comparator.comparingInt(one -> Math.abs((one == null ? 366 : one) - now)));
         days.add(null);
         return days.stream();
     }
 
-    private static Set<Condition> toggled(Set<Condition> conditions, Condition one) {
+    private static Set<Condition> toggled(NextStepInputs in, Condition one) {
         Set<Condition> other = EnumSet.noneOf(Condition.class);
-        other.addAll(conditions);
+        in.conditions().forEach(there -> other.add((Condition) there));
         if (!other.remove(one)) {
             other.add(one);
         }

@@ -13,6 +13,7 @@ import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
+import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
@@ -33,6 +34,8 @@ public final class SettingWindows {
     private static final Rule OVERWINTER_DAYS = Rule.of("window.overwinter");
     private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
 
+    private static final int WITHIN_A_YEAR = 365;
+
     private final HouseRules rules;
     private final PlaceClimate climate;
     private final RootingTime time;
@@ -47,6 +50,7 @@ public final class SettingWindows {
     private final GrowingYears years;
 
     /**
+     * @param seasons of the species at the place
      * @param time to a full ball: the profile's, or learned
      * @param sums thermal sums of the place, species, exposure and cover, that begin at or before the first start
      * @param speed of the recipe, above 0
@@ -56,6 +60,7 @@ public final class SettingWindows {
             HouseRules rules,
             PlaceClimate climate,
             SpeciesProfile species,
+            Seasons seasons,
             RootingTime time,
             ThermalSums sums,
             double speed,
@@ -64,13 +69,13 @@ public final class SettingWindows {
         this.rules = rules;
         this.climate = climate;
         this.time = time;
-        this.ready = time.prior();
+        this.ready = time.prior(rules);
         this.sums = sums;
         this.speed = Require.positive("speed", speed);
         this.school = school;
         this.hardy = hardy;
         this.seasons = species.twoSeasons() ? 2 : 1;
-        this.leafless = Phenology.leafless(rules, climate, species).orElse(null);
+        this.leafless = seasons.leafless();
         this.growthStops = Phenology.growthStops(rules, climate, species).orElse(null);
         this.years = new GrowingYears(climate, species.opensAtMeanC());
     }
@@ -181,18 +186,37 @@ public final class SettingWindows {
     /** Probability of a full ball by the end of a day, if it is set on the start. */
     public double readyP(LocalDate start, LocalDate by) {
         double thermalDays = speed * sums.between(start, by.plusDays(1));
-        return thermalDays > 0 ? ready.readyBy(thermalDays) : 0;
+        return thermalDays > 0 ? ready.fullBy(thermalDays) : 0;
     }
 
     /** Probability that a stage has begun by the end of a day, if it is set on the start. */
     double stageP(LocalDate start, LocalDate by, RootStage stage) {
         double thermalDays = speed * sums.between(start, by.plusDays(1));
-        return thermalDays > 0 ? ready.readyBy(thermalDays / stage.beginsAt(rules)) : 0;
+        return thermalDays > 0 ? ready.fullBy(thermalDays / stage.beginsAt(rules)) : 0;
     }
 
     /** Probability of a full ball by the deadline; 1 where there is none. */
     public double readyInTimeP(LocalDate start) {
         return deadline(start).map(by -> readyP(start, by)).orElse(1.0);
+    }
+
+    /**
+     * Probability of a full ball in time if a layer is ringed again on a day: by the deadline, or where there is none
+     * within a year. It is 0 while the window is closed: too early, or past the deadline.
+     *
+     * @param coverAtHand then what is full when growth stops can still be taken in
+     */
+    public double againP(LocalDate start, boolean coverAtHand) {
+        if (isTooEarly(start)) {
+            return 0;
+        }
+        Optional<LocalDate> deadline = deadline(start);
+        double inTime =
+                deadline.map(by -> readyP(start, by)).orElseGet(() -> readyP(start, start.plusDays(WITHIN_A_YEAR)));
+        if (!coverAtHand || growthStops == null || deadline.isEmpty()) {
+            return inTime;
+        }
+        return Math.max(inTime, readyP(start, GrowingYears.onOrAfter(growthStops, years.startOf(start))));
     }
 
     /** The first day by whose end the ball is full with a probability, 0 < p < 1; empty beyond the horizon. */

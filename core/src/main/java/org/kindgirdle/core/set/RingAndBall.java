@@ -69,6 +69,17 @@ public record RingAndBall(
         return new RingAndBall(d, 0, length, d, 0, foil);
     }
 
+    /**
+     * Width of the ring that is cut where one of so many mm failed: wider, for bark must not cross it again.
+     *
+     * @param failedMm 0 to 300; 0 where none was cut, and the narrowest is advised
+     */
+    public static double againMm(HouseRules rules, double failedMm) {
+        Require.within("ring, mm,", failedMm, 0, 300);
+        return Math.min(
+                Math.max(failedMm, rules.of(WIDER_MOST_MM)), Math.max(rules.of(LEAST_MM), rules.of(WIDER) * failedMm));
+    }
+
     /** The same cuts with another volume of medium, for a container that holds more or less. */
     public RingAndBall withMediumMl(double mediumMl) {
         Require.within("mediumMl", mediumMl, 0, 100_000);

@@ -97,19 +97,16 @@ class ProgressPropertiesTest {
 
     @ParameterizedTest
     @MethodSource("seeds")
-    void quantiles_rise_lie_in_what_the_looks_leave_and_are_undone_by_the_probability(Random random) {
+    void quantiles_rise_and_are_undone_by_the_probability(Random random) {
         TimeToReady ready = looked(random, 10 + random.nextDouble() * 120, .05 + random.nextDouble());
         double before = 0;
         for (double p = .01; p < 1; p += .07) {
             double quantile = ready.quantile(p);
             assertThat(quantile).isGreaterThanOrEqualTo(before);
-            assertThat(ready.readyBy(quantile)).isGreaterThanOrEqualTo(p - 1e-6);
+            assertThat(ready.fullBy(quantile)).isGreaterThanOrEqualTo(p - 1e-6);
             before = quantile;
         }
-        assertThat(ready.readyBy(ready.low())).isLessThanOrEqualTo(1e-9);
-        if (ready.high() < Double.POSITIVE_INFINITY) {
-            assertThat(ready.readyBy(ready.high())).isEqualTo(1);
-        }
+        assertThat(ready.readyBy(before)).isLessThanOrEqualTo(ready.roots());
     }
 
     /** Days between the tenth and the ninetieth of a hundred; beyond the horizon it is as long as that. */
@@ -126,9 +123,9 @@ class ProgressPropertiesTest {
         for (int look = random.nextInt(4); look > 0; look--) {
             thermalDays += random.nextDouble() * d50 / 2;
             RootStage stage = RootStage.values()[random.nextInt(5)];
-            seen.add(StageSeen.of(HouseRules.SHIPPED, stage, thermalDays));
+            seen.add(new StageSeen(stage, thermalDays));
         }
-        return TimeToReady.after(d50, sigma, seen);
+        return TimeToReady.after(HouseRules.SHIPPED, LookNoise.of(HouseRules.SHIPPED), d50, sigma, .8, seen);
     }
 
     private static BallWarmth ball(double min, double max, Sun sun, Exposure exposure, Cover cover) {

@@ -2,8 +2,11 @@ package org.kindgirdle.core.growth;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
@@ -13,9 +16,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.kindgirdle.core.ProfileBuilder;
 import org.kindgirdle.core.climate.DayTemperatures;
+import org.kindgirdle.core.climate.FrostCalendar;
 import org.kindgirdle.core.climate.MonthlyNormals;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.set.Method;
 
 class SeasonsTest {
 
@@ -54,19 +59,80 @@ class SeasonsTest {
                 .containsExactly(false, true, true, false);
     }
 
+    /** The base is 5 C: growth begins above 8 and stops below 6. */
     @ParameterizedTest
-    @CsvSource({"7.0, false", "7.01, true", "-3, false", "20, true"})
-    void it_grows_while_the_week_is_warmer_than_the_base_and_two_degrees(double meanC, boolean grows) {
-        Map<LocalDate, DayTemperatures> week = new HashMap<>();
-        for (int back = 0; back < 7; back++) {
-            week.put(DAY.minusDays(back), new DayTemperatures(meanC, meanC));
+    @CsvSource({
+        // the week before, this week, whether it grows
+        "4, 8.1, true",
+        "4, 8.0, false",
+        "4, 6.5, false",
+        "12, 6.5, true",
+        "12, 6.0, true",
+        "12, 5.9, false"
+    })
+    void between_beginning_and_end_growth_stays_as_it_was(double beforeC, double meanC, boolean grows) {
+        Map<LocalDate, DayTemperatures> days = new HashMap<>();
+        for (int back = 0; back < 21; back++) {
+            double day = back < 7 ? meanC : beforeC;
+            days.put(DAY.minusDays(back), new DayTemperatures(day, day));
         }
-        PlaceClimate climate = new PlaceClimate(52, normals(12, 18), null, -4, 1, week);
-        assertThat(Phenology.isGrowing(RULES, climate, species(Habit.EVERGREEN, -25), DAY))
-                .isEqualTo(grows);
-        assertThat(Phenology.isGrowing(
-                        RULES.with("phenology.growing-above-base", 10), climate, species(Habit.EVERGREEN, -25), DAY))
-                .isEqualTo(meanC > 15);
+        PlaceClimate climate = new PlaceClimate(52, normals(12, 18), null, -4, 1, days);
+        SpeciesProfile species = species(Habit.EVERGREEN, -25);
+        assertThat(Seasons.expected(RULES, climate, species).isGrowing(DAY)).isEqualTo(grows);
+    }
+
+    @Test
+    void where_winters_are_mild_leaves_fall_by_the_middle_of_the_year_and_rest_at_least_sixty_days() {
+        // coldest mean 9.5 C, base 5: no day is down to 8, as at 37 S on a coast
+        DaysOfYear mild = Phenology.leafless(RULES, mild(9.5, 19.5), species(Habit.DECIDUOUS, -25))
+                .orElseThrow();
+        assertThat(mild(9.5, 19.5).normalOn(mild.from()).meanC()).isLessThanOrEqualTo(14.5);
+        assertThat(DaysOfYear.from(mild.from(), mild.to())).isGreaterThanOrEqualTo(60);
+        // where the coldest mean is 15 C nothing tells a tree to drop its leaves
+        assertThat(Phenology.leafless(RULES, mild(15, 26), species(Habit.DECIDUOUS, -25)))
+                .isEmpty();
+    }
+
+    @Test
+    void the_winter_ends_from_the_coldest_day_to_the_late_last_frost() {
+        Seasons seasons = Seasons.expected(RULES, frosty(), species(Habit.DECIDUOUS, -25));
+        assertThat(seasons.isLastFrostAhead(LocalDate.of(2026, 12, 20))).isFalse();
+        assertThat(seasons.isLastFrostAhead(LocalDate.of(2027, 2, 20))).isTrue();
+        assertThat(seasons.lastFrostAhead(LocalDate.of(2027, 2, 20))).contains(LocalDate.of(2027, 5, 6));
+        assertThat(seasons.isLastFrostAhead(LocalDate.of(2027, 5, 5))).isTrue();
+        assertThat(seasons.isLastFrostAhead(LocalDate.of(2027, 5, 6))).isFalse();
+        assertThat(Seasons.expected(RULES, steady(20), species(Habit.EVERGREEN, 5))
+                        .isLastFrostAhead(DAY))
+                .isFalse();
+    }
+
+    @Test
+    void hard_frost_is_while_nights_kill_roots_and_until_the_winter_ends() {
+        Seasons seasons = Seasons.expected(RULES, frosty(), species(Habit.DECIDUOUS, -25));
+        // the normal minimum is -7 C in mid January, -3.5 in mid December
+        assertThat(seasons.isHardFrost(LocalDate.of(2027, 1, 15), -5)).isTrue();
+        assertThat(seasons.isHardFrost(LocalDate.of(2026, 11, 20), -5)).isFalse();
+        assertThat(seasons.isHardFrost(LocalDate.of(2027, 4, 1), -5)).isFalse();
+        assertThat(seasons.isHardFrost(LocalDate.of(2027, 1, 15), -8)).isFalse();
+        assertThat(seasons.hasDormantRoom(-5)).isTrue();
+        assertThat(seasons.hasDormantRoom(5)).isFalse();
+    }
+
+    @Test
+    void a_ball_full_before_growth_began_has_stood_its_winter() {
+        Seasons seasons = Seasons.expected(RULES, frosty(), species(Habit.DECIDUOUS, -25));
+        LocalDate ring = LocalDate.of(2026, 5, 28);
+        LocalDate may = LocalDate.of(2027, 5, 20);
+        assertThat(seasons.hasWintered(ring, LocalDate.of(2026, 9, 20), may)).isTrue();
+        // full in September: the winter is still to come
+        assertThat(seasons.hasWintered(ring, LocalDate.of(2026, 9, 20), LocalDate.of(2027, 1, 20)))
+                .isFalse();
+        // first seen full in spring, with a ring of the year before, counts as before; with one of this spring not
+        assertThat(seasons.hasWintered(ring, LocalDate.of(2027, 4, 20), may)).isTrue();
+        assertThat(seasons.hasWintered(LocalDate.of(2027, 2, 20), LocalDate.of(2027, 4, 20), may))
+                .isFalse();
+        assertThat(seasons.hasWintered(ring, LocalDate.of(2027, 8, 20), LocalDate.of(2027, 9, 20)))
+                .isFalse();
     }
 
     @ParameterizedTest
@@ -80,8 +146,19 @@ class SeasonsTest {
         "-4, -3.9, FILLED, false"
     })
     void top_and_roots_must_both_stand_the_winter(double lowC, double hardyToC, RootStage stage, boolean hardy) {
-        assertThat(Hardiness.isHardy(RULES, temperate(lowC), species(Habit.DECIDUOUS, hardyToC), stage))
+        double bears = Hardiness.rootKillC(RULES, Method.AIR, stage);
+        assertThat(Hardiness.isHardy(temperate(lowC), species(Habit.DECIDUOUS, hardyToC), bears))
                 .isEqualTo(hardy);
+    }
+
+    @Test
+    void roots_in_the_ground_bear_what_the_ground_bears() {
+        double ground = Hardiness.rootKillC(RULES, Method.GROUND, RootStage.ROOTED);
+        assertThat(ground).isEqualTo(-15);
+        assertThat(Hardiness.rootKillC(RULES, Method.POT_STOOL, RootStage.MATURE))
+                .isEqualTo(-15);
+        assertThat(Hardiness.isHardy(temperate(-12), species(Habit.DECIDUOUS, -25), ground))
+                .isTrue();
     }
 
     @Test
@@ -106,27 +183,30 @@ class SeasonsTest {
         assertThat(RootingTime.ofProfile(species).isLearned()).isFalse();
         RootingTime learned = new RootingTime(34, .2, 1);
         assertThat(learned.isLearned()).isTrue();
-        assertThat(learned.prior()).isEqualTo(TimeToReady.prior(34, .2));
+        // a profile is unsure of its median, and every record of one's own makes it surer
+        assertThat(RootingTime.ofProfile(species).spread(RULES))
+                .isCloseTo(Math.sqrt(.25 * .25 + .25 * .25 + .12 * .12), within(1e-12));
+        assertThat(new RootingTime(38, .25, 1000).spread(RULES))
+                .isCloseTo(Math.sqrt(.25 * .25 + .12 * .12), within(1e-3));
+        assertThat(learned.prior(RULES)).isEqualTo(TimeToReady.prior(34, learned.spread(RULES)));
     }
 
     @Test
     void two_times_to_ready_are_the_same_if_all_of_them_is() {
-        StageSeen seen = StageSeen.of(RULES, RootStage.INITIALS, 22);
-        TimeToReady one = TimeToReady.after(38, .25, List.of(seen));
+        StageSeen seen = new StageSeen(RootStage.INITIALS, 22);
+        TimeToReady one = after(38, .25, seen);
         assertThat(one)
-                .isEqualTo(TimeToReady.after(38, .25, List.of(seen)))
-                .hasSameHashCodeAs(TimeToReady.after(38, .25, List.of(seen)))
-                .isNotEqualTo(TimeToReady.after(39, .25, List.of(seen)))
-                .isNotEqualTo(TimeToReady.after(38, .26, List.of(seen)))
+                .isEqualTo(after(38, .25, seen))
+                .hasSameHashCodeAs(after(38, .25, seen))
+                .isNotEqualTo(after(39, .25, seen))
+                .isNotEqualTo(after(38, .26, seen))
                 .isNotEqualTo(TimeToReady.prior(38, .25))
-                .isNotEqualTo(TimeToReady.after(38, .25, List.of(StageSeen.of(RULES, RootStage.ROOTED, 32))))
-                .isNotEqualTo(null)
-                .hasToString("lognormal(38.0, 0.25) in (27.5, 40.0]");
-        StageSeen against = StageSeen.of(RULES, RootStage.NONE, 300);
-        TimeToReady contradicted = TimeToReady.after(38, .25, List.of(against, seen));
-        assertThat(contradicted.looksAgree()).isFalse();
-        assertThat(contradicted).isNotEqualTo(one);
-        assertThat(contradicted.low()).isEqualTo(one.low());
+                .isNotEqualTo(after(38, .25, new StageSeen(RootStage.ROOTED, 32)))
+                .isNotEqualTo(null);
+    }
+
+    private static TimeToReady after(double d50, double spread, StageSeen... looks) {
+        return TimeToReady.after(RULES, LookNoise.of(RULES), d50, spread, .8, List.of(looks));
     }
 
     @Test
@@ -147,6 +227,36 @@ class SeasonsTest {
                         List.of(3.0, 5.0, 9.0, 13.0, 17.0, 20.0, 22.0, 22.0, 18.0, 13.0, 7.0, 4.0)),
                 null,
                 winterLowC,
+                1,
+                Map.of());
+    }
+
+    /** Frosts from October to May, nights of -7 C in January. */
+    private static PlaceClimate frosty() {
+        return new PlaceClimate(
+                47,
+                new MonthlyNormals(
+                        List.of(-7.0, -5.0, -1.0, 4.0, 9.0, 12.0, 14.0, 13.0, 9.0, 5.0, 0.0, -3.5),
+                        List.of(1.0, 3.0, 9.0, 15.0, 20.0, 23.0, 26.0, 25.0, 20.0, 14.0, 7.0, 2.0)),
+                new FrostCalendar(MonthDay.of(10, 28), MonthDay.of(10, 12), MonthDay.of(4, 20), MonthDay.of(5, 6)),
+                -12,
+                1,
+                Map.of());
+    }
+
+    /** Southern: coldest in July. */
+    private static PlaceClimate mild(double coldestC, double warmestC) {
+        List<Double> means = new ArrayList<>();
+        for (int month = 0; month < 12; month++) {
+            means.add((coldestC + warmestC) / 2 + (warmestC - coldestC) / 2 * Math.cos(2 * Math.PI * month / 12));
+        }
+        return new PlaceClimate(
+                -37,
+                new MonthlyNormals(
+                        means.stream().map(mean -> mean - 5).toList(),
+                        means.stream().map(mean -> mean + 5).toList()),
+                null,
+                0,
                 1,
                 Map.of());
     }

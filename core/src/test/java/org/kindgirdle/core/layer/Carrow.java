@@ -20,6 +20,7 @@ import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
+import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
@@ -61,19 +62,25 @@ final class Carrow {
                 Map.of());
     }
 
+    static final Recipe RING =
+            new Recipe(Method.AIR, Wound.RING_SCRAPED, 2000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0, 0);
+
     static LayerContext context(SpeciesProfile species) {
-        PlaceClimate climate = climate();
+        return context(species, climate(), RING, true);
+    }
+
+    static LayerContext context(SpeciesProfile species, PlaceClimate climate, Recipe recipe, boolean coverAtHand) {
         Map<Cover, ThermalSums> built = new HashMap<>();
         return new LayerContext(
                 climate,
                 Exposure.PART,
                 species,
                 RootingTime.ofProfile(species),
-                new Recipe(Method.AIR, Wound.RING_SCRAPED, 2000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0, 0),
+                recipe,
                 Vigour.NORMAL,
                 RootRun.GROUND,
                 HouseRules.SHIPPED,
-                true,
+                coverAtHand,
                 cover -> built.computeIfAbsent(
                         cover,
                         one -> new ThermalSums(
@@ -85,8 +92,10 @@ final class Carrow {
                                 Phenology.leafless(HouseRules.SHIPPED, climate, species)
                                         .orElse(null),
                                 LocalDate.of(2026, 1, 1),
-                                LocalDate.of(2027, 12, 31))),
-                climate);
+                                LocalDate.of(2028, 12, 31))),
+                climate,
+                Seasons.expected(HouseRules.SHIPPED, climate, species),
+                null);
     }
 
     Carrow set() {
@@ -109,6 +118,17 @@ final class Carrow {
                         false,
                         "",
                         ""));
+    }
+
+    Carrow setOn(LocalDate day, School school, boolean specimen) {
+        return on(
+                day,
+                new LayerRecord.Set(
+                        16, 30, Wood.ONE_TWO, Position.BELOW_NODE, 12, 0, 0, school, specimen, false, "", ""));
+    }
+
+    LayerProjection asOf(LocalDate day, LayerContext context) {
+        return Projector.project(Replay.of(journal), context, day);
     }
 
     Carrow look(LocalDate on, RootStage stage, int density, Condition... conditions) {

@@ -16,7 +16,6 @@ import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepInputs;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.Sectors;
-import org.kindgirdle.core.look.WhatWouldChange;
 import org.kindgirdle.core.verdict.Fact;
 
 class ComingStepsTest {
@@ -43,7 +42,7 @@ class ComingStepsTest {
     void each_change_made_on_its_earliest_day_gives_another_step(Carrow layer) {
         LayerState state = Replay.of(layer.journal());
         for (LocalDate today : List.of(JULY, JULY.plusDays(60), JULY.plusDays(140))) {
-            NextStepInputs now = Projector.inputs(state, CONTEXT, today);
+            NextStepInputs now = new LayerSums(state, CONTEXT).on(today);
             NextStep step = NextStepRules.decide(now).step();
             List<ComingSteps.Change> changes = ComingSteps.changes(state, CONTEXT, today);
             assertThat(changes).isNotEmpty();
@@ -55,7 +54,7 @@ class ComingStepsTest {
                             .isTrue();
                     continue;
                 }
-                NextStepInputs then = WhatWouldChange.with(Projector.inputs(state, CONTEXT, earliest), change.to());
+                NextStepInputs then = new LayerSums(state, CONTEXT).on(earliest).with(change.to());
                 assertThat(NextStepRules.decide(then).step())
                         .as(change.toString())
                         .isNotEqualTo(step);

@@ -15,13 +15,15 @@ class OutcomeTest {
     private static final LocalDate JULY = LocalDate.of(2026, 7, 10);
 
     @Test
-    void a_layer_under_way_has_decided_nothing_and_its_looks_say_how_long_it_took() {
+    void a_full_ball_has_rooted_on_its_mother_and_its_looks_say_how_long_it_took() {
         Carrow quince = new Carrow()
                 .set()
                 .look(JULY.minusDays(20), RootStage.INITIALS, 1)
                 .look(JULY, RootStage.FILLED, 3);
         Outcome outcome = outcome(quince);
-        assertThat(outcome.rooted()).isNull();
+        assertThat(outcome.rooted()).isTrue();
+        assertThat(outcome(new Carrow().set().look(JULY, RootStage.ROOTED, 2)).rooted())
+                .isNull();
         assertThat(outcome.established()).isNull();
         assertThat(outcome.fullOn()).isEqualTo(JULY);
         assertThat(outcome.endedOn()).isNull();

@@ -65,7 +65,7 @@ class ProjectorTest {
         assertThat(curve.get(curve.size() - 1).on())
                 .isAfter(horizon.minusDays(60))
                 .isBeforeOrEqualTo(horizon);
-        assertThat(curve).isSortedAccordingTo((a, b) -> Double.compare(a.readyP(), b.readyP()));
+        assertThat(curve).isSortedAccordingTo((a, b) -> Double.compare(a.fullP(), b.fullP()));
     }
 
     @Test
@@ -267,13 +267,13 @@ class ProjectorTest {
 
     @Test
     void what_waits_for_the_cold_is_looked_at_and_watered_until_then() {
-        LayerProjection bridged = new Carrow()
+        LocalDate late = LocalDate.of(2026, 9, 23);
+        LayerProjection kept = new Carrow()
                 .set()
-                .look(LocalDate.of(2026, 8, 14), RootStage.CALLUS, 0, Condition.BRIDGED)
-                .asOf(LocalDate.of(2026, 8, 14));
-        assertThat(step(bridged)).isEqualTo(NextStep.CARRY_OVER);
-        assertThat(bridged.jobs()).extracting(Job::code).containsExactly(Job.TOP_UP, Job.LOOK, "CARRY_OVER");
-        assertThat(Objects.requireNonNull(bridged.nextJob()).by()).isBefore(LocalDate.of(2026, 9, 1));
+                .look(LocalDate.of(2026, 9, 10), RootStage.INITIALS, 1)
+                .asOf(late);
+        assertThat(step(kept)).isEqualTo(NextStep.CARRY_OVER);
+        assertThat(kept.jobs()).extracting(Job::code).containsExactlyInAnyOrder(Job.TOP_UP, Job.LOOK);
     }
 
     @Test
@@ -311,11 +311,14 @@ class ProjectorTest {
     @Test
     void a_cut_that_was_planned_is_the_job_of_its_day_whether_or_not_a_rule_asks_for_it() {
         Carrow full = new Carrow().set().look(JULY, RootStage.FILLED, 3);
-        full.on(JULY, new LayerRecord.CutPlanned(JULY.plusDays(4)));
+        full.on(JULY, new LayerRecord.CutPlanned(JULY.plusDays(14)));
+        // a look that is due before the cut is made, one that is due after it is not
         assertThat(full.asOf(JULY).jobs())
-                .contains(new Job("SEVER_NOW", JULY.plusDays(4), JULY.plusDays(4)))
+                .contains(new Job("SEVER_NOW", JULY.plusDays(14), JULY.plusDays(14)))
                 .extracting(Job::code)
                 .contains(Job.LOOK);
+        full.on(JULY, new LayerRecord.CutPlanned(JULY.plusDays(4)));
+        assertThat(full.asOf(JULY).jobs()).extracting(Job::code).doesNotContain(Job.LOOK);
         assertThat(full.asOf(JULY.plusDays(6)).nextJob())
                 .isEqualTo(new Job("SEVER_NOW", JULY.plusDays(4), JULY.plusDays(4)));
         full.on(JULY, new LayerRecord.CutPlanned(null));
@@ -336,7 +339,7 @@ class ProjectorTest {
             day = day.plusDays(1);
         }
         assertThat(day).isEqualTo(LocalDate.of(2026, 9, 9));
-        Job cover = new Job("SEVER_TO_COVER", day, day.plusDays(7));
+        Job cover = new Job("SEVER_TO_COVER", day, day.plusDays(3));
         assertThat(full.asOf(day).jobs()).contains(cover);
         assertThat(full.asOf(day.plusDays(3)).jobs()).contains(cover);
     }

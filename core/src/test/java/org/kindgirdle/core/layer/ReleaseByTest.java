@@ -47,7 +47,9 @@ class ReleaseByTest {
         LikelyNumber.UnderWay full = underWay(release, new Carrow().set().look(looked, RootStage.FILLED, 3), looked);
         LikelyNumber.UnderWay nothing = underWay(release, new Carrow().set().look(looked, RootStage.NONE, 0), looked);
         assertThat(blind.rooted()).isFalse();
-        assertThat(full).isEqualTo(new LikelyNumber.UnderWay(true, 1));
+        assertThat(full.rooted()).isTrue();
+        // an eye may err, if seldom
+        assertThat(full.inTimeP()).isBetween(.99, 1.0);
         assertThat(nothing.inTimeP()).isLessThan(blind.inTimeP());
     }
 

@@ -63,19 +63,25 @@ class NextLookTest {
     @ParameterizedTest
     @EnumSource(RootStage.class)
     void in_dormancy_only_the_wrap_is_looked_after(RootStage stage) {
-        NextLook look = NextLook.after(HouseRules.SHIPPED, LAST, stage, true, false, READY, A_DAY_EACH);
+        NextLook look = NextLook.after(HouseRules.SHIPPED, LAST, stage, true, false, false, READY, A_DAY_EACH);
         assertThat(look).isEqualTo(new NextLook(LAST.plusDays(45), LAST.plusDays(45)));
     }
 
     @Test
     void where_the_house_lets_a_look_wait_longest_less_than_at_least_the_least_counts() {
         HouseRules odd = HouseRules.SHIPPED.with("look.rooted.most", 7).with("look.rooted.opened-least", 20);
-        NextLook look = NextLook.after(odd, LAST, RootStage.ROOTED, false, true, READY, A_DAY_EACH);
+        NextLook look = NextLook.after(odd, LAST, RootStage.ROOTED, false, true, false, READY, A_DAY_EACH);
         assertThat(look).isEqualTo(new NextLook(LAST.plusDays(20), LAST.plusDays(20)));
+    }
+
+    @Test
+    void a_full_ball_that_is_held_is_looked_at_once_a_month() {
+        NextLook look = NextLook.after(HouseRules.SHIPPED, LAST, RootStage.FILLED, true, true, true, READY, A_DAY_EACH);
+        assertThat(look).isEqualTo(new NextLook(LAST.plusDays(30), LAST.plusDays(30)));
     }
 
     private static NextLook look(
             RootStage stage, boolean seenThrough, DoubleFunction<Optional<LocalDate>> dayReaching) {
-        return NextLook.after(HouseRules.SHIPPED, LAST, stage, seenThrough, true, READY, dayReaching);
+        return NextLook.after(HouseRules.SHIPPED, LAST, stage, seenThrough, true, false, READY, dayReaching);
     }
 }

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.look;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.EnumSet;
 import java.util.Random;
@@ -51,28 +52,47 @@ class NextStepRulesTest {
                 .isEqualTo(NextStep.SEVER_NOW);
     }
 
+    /** In summer with nothing wrong, but for what is given. */
     static NextStepInputs inputs(Set<Condition> conditions, RootStage stage, @Nullable Integer daysToFrost) {
-        return new NextStepInputs(
-                conditions,
-                true,
-                stage,
-                1,
-                0,
-                0,
-                0,
-                .2,
-                .9,
-                true,
-                false,
-                daysToFrost,
-                42,
-                true,
-                false,
-                false,
-                false,
-                false,
-                School.IN_LEAF,
-                HouseRules.SHIPPED);
+        return summer().set(NextStepFact.CONDITIONS, conditions)
+                .set(NextStepFact.STAGE, stage)
+                .set(NextStepFact.DAYS_TO_FROST, daysToFrost)
+                .build(HouseRules.SHIPPED);
+    }
+
+    /** A deciduous layer looked at in summer, with callus, on a place with winters that it stands. */
+    static NextStepInputs.Builder summer() {
+        return new NextStepInputs.Builder()
+                .set(NextStepFact.CONDITIONS, Set.of())
+                .set(NextStepFact.LOOKED, true)
+                .set(NextStepFact.STAGE, RootStage.CALLUS)
+                .set(NextStepFact.COVERAGE, 1.0)
+                .set(NextStepFact.WIDEST_GAP, 0)
+                .set(NextStepFact.LOOK_OVERDUE, false)
+                .set(NextStepFact.STALLED_LOOKS, 0)
+                .set(NextStepFact.ATTEMPTS, 0)
+                .set(NextStepFact.RESCORES, 0)
+                .set(NextStepFact.RESCORED_SINCE, false)
+                .set(NextStepFact.ROOTS_P, .8)
+                .set(NextStepFact.ROOTS_BEFORE, .9)
+                .set(NextStepFact.READY_P, .2)
+                .set(NextStepFact.WINDOW_P, .9)
+                .set(NextStepFact.BARK_SLIPS, true)
+                .set(NextStepFact.GROWING, true)
+                .set(NextStepFact.LEAFLESS, false)
+                .set(NextStepFact.EVERGREEN, false)
+                .set(NextStepFact.DAYS_TO_FROST, 100)
+                .set(NextStepFact.HARD_FROST, false)
+                .set(NextStepFact.LAST_FROST_AHEAD, false)
+                .set(NextStepFact.ESTABLISH_DAYS, 42)
+                .set(NextStepFact.HARDY, true)
+                .set(NextStepFact.DORMANT_ROOM, true)
+                .set(NextStepFact.WINTERED, false)
+                .set(NextStepFact.COVER, false)
+                .set(NextStepFact.FRUIT_TO_KEEP, false)
+                .set(NextStepFact.SPECIMEN, false)
+                .set(NextStepFact.BALL_DRIES, false)
+                .set(NextStepFact.SCHOOL, School.IN_LEAF);
     }
 
     static NextStepInputs any() {
@@ -82,26 +102,32 @@ class NextStepRulesTest {
                 conditions.add(condition);
             }
         }
-        return new NextStepInputs(
-                conditions,
-                RANDOM.nextBoolean(),
-                RootStage.values()[RANDOM.nextInt(6)],
-                RANDOM.nextInt(9) / 8.0,
-                RANDOM.nextInt(4),
-                RANDOM.nextInt(4),
-                RANDOM.nextInt(4),
-                RANDOM.nextDouble(),
-                RANDOM.nextDouble(),
-                RANDOM.nextBoolean(),
-                RANDOM.nextBoolean(),
-                RANDOM.nextInt(4) == 0 ? null : RANDOM.nextInt(200),
-                42,
-                RANDOM.nextBoolean(),
-                RANDOM.nextBoolean(),
-                RANDOM.nextBoolean(),
-                RANDOM.nextBoolean(),
-                RANDOM.nextBoolean(),
-                School.values()[RANDOM.nextInt(3)],
-                HouseRules.SHIPPED);
+        NextStepInputs.Builder any = summer();
+        for (NextStepFact name : NextStepFact.values()) {
+            Object now = summer().build(HouseRules.SHIPPED).value(name);
+            if (now instanceof Boolean) {
+                any.set(name, RANDOM.nextInt(3) == 0);
+            } else if (now instanceof Double) {
+                any.set(name, RANDOM.nextDouble());
+            }
+        }
+        return any.set(NextStepFact.CONDITIONS, conditions)
+                .set(NextStepFact.STAGE, RootStage.values()[RANDOM.nextInt(6)])
+                .set(NextStepFact.COVERAGE, RANDOM.nextInt(9) / 8.0)
+                .set(NextStepFact.WIDEST_GAP, 45 * RANDOM.nextInt(9))
+                .set(NextStepFact.STALLED_LOOKS, RANDOM.nextInt(4))
+                .set(NextStepFact.ATTEMPTS, RANDOM.nextInt(4))
+                .set(NextStepFact.RESCORES, RANDOM.nextInt(4))
+                .set(NextStepFact.DAYS_TO_FROST, RANDOM.nextInt(4) == 0 ? null : RANDOM.nextInt(200))
+                .set(NextStepFact.SCHOOL, School.values()[RANDOM.nextInt(3)])
+                .build(HouseRules.SHIPPED);
+    }
+
+    @Test
+    void an_input_that_is_missing_or_may_not_be_so_is_refused() {
+        assertThatThrownBy(() -> new NextStepInputs.Builder().build(HouseRules.SHIPPED))
+                .hasMessageContaining("CONDITIONS");
+        assertThatThrownBy(() -> summer().set(NextStepFact.ROOTS_P, 1.2)).hasMessageContaining("1.2");
+        assertThatThrownBy(() -> summer().set(NextStepFact.DAYS_TO_FROST, 400)).hasMessageContaining("400");
     }
 }

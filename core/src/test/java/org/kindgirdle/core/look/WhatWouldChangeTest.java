@@ -19,8 +19,7 @@ class WhatWouldChangeTest {
             NextStep now = NextStepRules.decide(in).step();
             for (WhatWouldChange.Change change : WhatWouldChange.of(in)) {
                 assertThat(change.step()).isNotEqualTo(now);
-                assertThat(NextStepRules.decide(WhatWouldChange.with(in, change.to()))
-                                .step())
+                assertThat(NextStepRules.decide(in.with(change.to())).step())
                         .as(in + " with " + change.to())
                         .isEqualTo(change.step());
             }
@@ -32,7 +31,7 @@ class WhatWouldChangeTest {
         for (int i = 0; i < 500; i++) {
             NextStepInputs in = NextStepRulesTest.any();
             for (NextStepFact name : NextStepFact.values()) {
-                assertThat(WhatWouldChange.with(in, name.in(in))).isEqualTo(in);
+                assertThat(in.with(name.in(in))).isEqualTo(in);
             }
         }
     }
@@ -64,18 +63,22 @@ class WhatWouldChangeTest {
         NextStepInputs callus = NextStepRulesTest.inputs(Set.of(), RootStage.CALLUS, 90);
         assertThat(WhatWouldChange.of(callus))
                 .contains(
-                        new WhatWouldChange.Change(new Fact(NextStepFact.READY_P, .95), NextStep.RERING),
+                        new WhatWouldChange.Change(new Fact(NextStepFact.LOOK_OVERDUE, true), NextStep.LOOK_NOW),
                         new WhatWouldChange.Change(new Fact(NextStepFact.DAYS_TO_FROST, 29), NextStep.CARRY_OVER),
                         new WhatWouldChange.Change(new Fact(NextStepFact.GROWING, false), NextStep.CARRY_OVER))
                 .noneMatch(change -> change.to().name() == NextStepFact.WINDOW_P);
+        NextStepInputs late = callus.with(new Fact(NextStepFact.READY_P, .7));
+        assertThat(WhatWouldChange.of(late))
+                .contains(
+                        new WhatWouldChange.Change(new Fact(NextStepFact.ROOTS_P, Math.nextDown(.3)), NextStep.RERING));
         NextStepInputs bridged = NextStepRulesTest.inputs(Set.of(Condition.BRIDGED), RootStage.CALLUS, 90);
         assertThat(WhatWouldChange.of(bridged))
                 .contains(
                         new WhatWouldChange.Change(
-                                new Fact(NextStepFact.WINDOW_P, Math.nextDown(.4)), NextStep.CARRY_OVER),
+                                new Fact(NextStepFact.WINDOW_P, Math.nextDown(.4)), NextStep.NEXT_SEASON),
                         new WhatWouldChange.Change(new Fact(NextStepFact.ATTEMPTS, 2), NextStep.ABANDON));
-        NextStepInputs fruit = WhatWouldChange.with(
-                NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 50), new Fact(NextStepFact.FRUIT_TO_KEEP, true));
+        NextStepInputs fruit = NextStepRulesTest.inputs(Set.of(), RootStage.FILLED, 50)
+                .with(new Fact(NextStepFact.FRUIT_TO_KEEP, true));
         assertThat(WhatWouldChange.of(fruit))
                 .contains(new WhatWouldChange.Change(new Fact(NextStepFact.DAYS_TO_FROST, 56), NextStep.HOLD_FRUIT));
     }
@@ -89,12 +92,21 @@ class WhatWouldChangeTest {
         assertThat(NextStepFact.values())
                 .filteredOn(NextStepFact::isBroughtByTime)
                 .containsExactlyInAnyOrder(
+                        NextStepFact.LOOK_OVERDUE,
+                        NextStepFact.ROOTS_P,
+                        NextStepFact.ROOTS_BEFORE,
                         NextStepFact.READY_P,
                         NextStepFact.WINDOW_P,
+                        NextStepFact.BARK_SLIPS,
                         NextStepFact.GROWING,
                         NextStepFact.LEAFLESS,
+                        NextStepFact.EVERGREEN,
                         NextStepFact.DAYS_TO_FROST,
+                        NextStepFact.HARD_FROST,
+                        NextStepFact.LAST_FROST_AHEAD,
                         NextStepFact.HARDY,
+                        NextStepFact.DORMANT_ROOM,
+                        NextStepFact.WINTERED,
                         NextStepFact.BALL_DRIES);
     }
 

@@ -16,10 +16,12 @@ import org.kindgirdle.core.growth.Hardiness;
 import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
+import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.set.Method;
 
 /** Made-up places that a grower would recognise, and two plants. */
 final class Sites {
@@ -102,11 +104,13 @@ final class Sites {
                 HouseRules.SHIPPED,
                 climate,
                 species,
+                Seasons.expected(HouseRules.SHIPPED, climate, species),
                 time,
                 sums,
                 1,
                 school,
-                Hardiness.isHardy(HouseRules.SHIPPED, climate, species, RootStage.NONE));
+                Hardiness.isHardy(
+                        climate, species, Hardiness.rootKillC(HouseRules.SHIPPED, Method.AIR, RootStage.NONE)));
     }
 
     private static List<Double> turned(List<Double> months) {

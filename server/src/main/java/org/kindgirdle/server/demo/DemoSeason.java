@@ -182,7 +182,8 @@ class DemoSeason {
         }
         UUID batchId = new UUID(random.nextLong(), random.nextLong());
         List<String> codes = journal.set(batchId, rows);
-        TimeToReady prior = context.time().prior();
+        TimeToReady prior = TimeToReady.prior(
+                context.time().d50ThermalDays(), context.time().sigma());
         for (int i = 0; i < codes.size(); i++) {
             Sim layer =
                     new Sim(codes.get(i), batch, motherId, recipeId, i, prior.quantile(.05 + .9 * random.nextDouble()));

@@ -82,7 +82,9 @@ record DemoTruth(
         boolean scraped = context.recipe().wound() != Wound.RING_UNSCRAPED;
         double chance =
                 (scraped ? rooting.getOrDefault(species, .7) : unscrapedRooting) * (wood == Wood.ONE_TWO ? 1 : .8);
-        TimeToReady time = context.time().prior();
+        // how plants differ, not how unsure a profile is of them
+        TimeToReady time = TimeToReady.prior(
+                context.time().d50ThermalDays(), context.time().sigma());
         return new Fate(
                 random.nextDouble() < chance,
                 timeFactor.getOrDefault(species, 1.0) * time.quantile(.01 + .98 * random.nextDouble()),

@@ -11,6 +11,7 @@ import jakarta.persistence.SequenceGenerator;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.KeptTime;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
@@ -144,6 +145,9 @@ class Layer {
     /** what it was reckoned from beside its journal, see {@link NurserySnapshot#inputs}; null where nobody knows */
     @Nullable
     String reckonedFrom;
+
+    /** what its looks leave of its time to a full ball, see {@link KeptTime}; null before any look */
+    byte @Nullable [] keptTime;
 
     int conflicts;
     int profileNumber;

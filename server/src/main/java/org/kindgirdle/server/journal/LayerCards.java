@@ -207,12 +207,7 @@ class LayerCards {
         double water = forecast == null
                 ? 0
                 : forecast.topUp().waterToAddG(ChronoUnit.DAYS.between(state.wateredOn(), format.today()));
-        double ring = RingAndBall.of(
-                        context.rules(),
-                        state.set().diameterMm(),
-                        context.species().bridgesReadily(),
-                        true)
-                .ringMm();
+        double ring = RingAndBall.againMm(context.rules(), state.ringMm());
         HardenVerdict hardening = projection.hardening();
         return new LayerCard.Suggested(
                 water, ring, hardening == null ? null : hardening.to(), words.firstMedia(context, format));

@@ -31,20 +31,23 @@ record LayerPage(
         List<RecordView> records) {
 
     /**
-     * @param curve probability of a full ball by the end of some days
+     * @param fullP probability that it is full now, if it roots
+     * @param roots the chance that it roots at all, after its looks
+     * @param rootsBefore the same when it was set
+     * @param curve probability of a full ball by the end of some days, if it roots
      * @param ownRecords that the dates rest on; 0 for the profile
      * @param deadline the day by which it should be full; null where no frost comes
-     * @param inTimeP probability that it is
-     * @param looksAgree false if a look contradicted those before it
+     * @param inTimeP probability that it is, if it roots
      */
     record ForecastView(
             double thermalDays,
-            double readyP,
+            double fullP,
+            double roots,
+            double rootsBefore,
             @Nullable LocalDate q10,
             @Nullable LocalDate q50,
             @Nullable LocalDate q90,
             int ownRecords,
-            boolean looksAgree,
             List<Projector.ReadyBy> curve,
             LocalDate topUpOn,
             @Nullable LocalDate deadline,

@@ -146,12 +146,13 @@ class LayerPages {
                 ? null
                 : new LayerPage.ForecastView(
                         forecast.thermalDays(),
-                        forecast.readyP(),
+                        forecast.ready().fullBy(forecast.thermalDays()),
+                        forecast.ready().roots(),
+                        forecast.ready().rootsBefore(),
                         forecast.q10(),
                         forecast.q50(),
                         forecast.q90(),
                         forecast.time().records(),
-                        forecast.ready().looksAgree(),
                         Projector.readyCurve(state, context, today),
                         forecast.topUpOn(),
                         forecast.deadline(),

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.RootingTime;
+import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
@@ -50,6 +51,7 @@ public final class NurserySnapshot {
     private final Climates climates;
     private final KnownWeather weather;
     private final Map<Long, PlaceClimate> built = new ConcurrentHashMap<>();
+    private final Map<String, Seasons> years = new ConcurrentHashMap<>();
 
     NurserySnapshot(
             Nursery nursery,
@@ -207,6 +209,11 @@ public final class NurserySnapshot {
         return built.computeIfAbsent(placeId, id -> climates.climate(rules(), site, place(id), weather));
     }
 
+    private Seasons seasons(long placeId, SpeciesProfile profile) {
+        return years.computeIfAbsent(
+                placeId + "/" + profile.code(), key -> Seasons.expected(rules(), climate(placeId), profile));
+    }
+
     /** The context of a layer on a mother, with a version of a recipe. */
     public LayerContext context(long motherId, long recipeId, int recipeNumber) {
         MotherView mother = mother(motherId);
@@ -232,7 +239,9 @@ public final class NurserySnapshot {
                 rules(),
                 coverAtHand(),
                 sums,
-                climate);
+                climate,
+                seasons(placeId, profile),
+                null);
     }
 
     /** All species of the house, by their common names. */

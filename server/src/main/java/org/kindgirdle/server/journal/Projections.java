@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.KeptTime;
+import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
@@ -37,7 +39,8 @@ final class Projections {
     }
 
     static LayerContext context(Layer layer, @Nullable LayerState state, NurserySnapshot nursery) {
-        LayerContext onMother = nursery.context(layer.motherId, layer.recipeId, layer.recipeNumber);
+        LayerContext onMother = nursery.context(layer.motherId, layer.recipeId, layer.recipeNumber)
+                .keeping(KeptTime.read(layer.keptTime));
         return state == null || state.placeId() == null
                 ? onMother
                 : onMother.standingIn(nursery.climate(state.placeId()));
@@ -132,7 +135,9 @@ final class Projections {
         LayerProjection.RootForecast forecast = projection.forecast();
         if (forecast == null) {
             dates(layer, null, null, null);
+            layer.keptTime = null;
         } else {
+            keep(layer, forecast.ready());
             dates(layer, forecast.q10(), forecast.q50(), forecast.q90());
         }
         job(layer, projection.nextJob());
@@ -143,6 +148,14 @@ final class Projections {
         layer.minutes = outcome.minutes();
         layer.mediumMl = projection.ball().mediumMl();
         layer.filmCm2 = projection.ball().filmCm2();
+    }
+
+    /** Only what is new is written: the same bytes in another array would be a change to whoever compares rows. */
+    private static void keep(Layer layer, TimeToReady ready) {
+        TimeToReady kept = KeptTime.read(layer.keptTime);
+        if (!ready.equals(kept)) {
+            layer.keptTime = KeptTime.bytes(ready);
+        }
     }
 
     private static void nothingCame(Layer layer) {

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.learn.Interval;
 import org.kindgirdle.core.learn.LearnedTime;
 import org.kindgirdle.core.learn.ReadyCurve;
@@ -137,13 +138,13 @@ class ReadyTimes {
                                         step.readyBy()))
                                 .toList(),
                 curve == null || curve.converged(),
-                fit(profile),
-                fit(learned),
-                points(profile.prior(), learned.prior(), curve));
+                fit(profile, nursery.rules()),
+                fit(learned, nursery.rules()),
+                points(profile.prior(nursery.rules()), learned.prior(nursery.rules()), curve));
     }
 
-    private static ReadyFit fit(RootingTime time) {
-        TimeToReady ready = time.prior();
+    private static ReadyFit fit(RootingTime time, HouseRules rules) {
+        TimeToReady ready = time.prior(rules);
         return new ReadyFit(time.d50ThermalDays(), time.sigma(), ready.quantile(.1), ready.quantile(.9));
     }
 
@@ -158,7 +159,7 @@ class ReadyTimes {
         List<ReadyPoint> points = new ArrayList<>();
         for (int i = 0; i <= POINTS; i++) {
             double at = from + (to - from) * i / POINTS;
-            points.add(new ReadyPoint(at, profile.readyBy(at), learned.readyBy(at)));
+            points.add(new ReadyPoint(at, profile.fullBy(at), learned.fullBy(at)));
         }
         return points;
     }

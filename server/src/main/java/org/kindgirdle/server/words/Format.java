@@ -30,6 +30,11 @@ public record Format(Units units, LocalDate today) {
         return days + (days == 1 ? " day" : " days");
     }
 
+    /** A chance as so many in a hundred, 0 to 1 in. */
+    public String inHundred(double chance) {
+        return String.valueOf(Math.round(chance * 100));
+    }
+
     public String percent(double share) {
         return share > 0 && share < .01
                 ? "less than 1%"

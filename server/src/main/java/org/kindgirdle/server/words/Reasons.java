@@ -28,6 +28,8 @@ public class Reasons {
             NextStepFact.READY_P,
             NextStepFact.WINDOW_P,
             NextStepFact.COVERAGE,
+            NextStepFact.ROOTS_P,
+            NextStepFact.ROOTS_BEFORE,
             WindowFact.READY_P,
             WindowFact.OVERWINTER_P);
 

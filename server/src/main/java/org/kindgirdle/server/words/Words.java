@@ -1,14 +1,11 @@
 package org.kindgirdle.server.words;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.harden.HardenRule;
 import org.kindgirdle.core.harden.HardenRules;
 import org.kindgirdle.core.harden.HardenVerdict;
@@ -17,41 +14,34 @@ import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
-import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.look.AlsoDo;
-import org.kindgirdle.core.look.NextStep;
-import org.kindgirdle.core.look.NextStepFact;
-import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.pot.FirstMediumAdvice;
 import org.kindgirdle.core.set.CoverAdvice;
 import org.kindgirdle.core.set.Method;
-import org.kindgirdle.core.set.RingAndBall;
-import org.kindgirdle.core.verdict.FactName;
-import org.kindgirdle.core.verdict.Verdict;
 import org.springframework.stereotype.Component;
 
-/** Makes the sentences of a layer's verdict. */
+/** Makes the sentences of a verdict, on the mother and after it. */
 @Component
 public class Words {
 
-    private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
-    private static final Rule RISKY_P = Rule.of("window.risky");
     private static final Rule CALM_DAYS = Rule.of("harden.calm");
     private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
 
     private final Phrases phrases;
+    private final MotherWords motherWords;
 
-    Words(Phrases phrases) {
+    Words(Phrases phrases, MotherWords motherWords) {
         this.phrases = phrases;
+        this.motherWords = motherWords;
     }
 
     public Advice advice(LayerProjection layer, LayerContext context, Format format) {
         if (layer.verdict() != null && layer.forecast() != null) {
-            return onMother(layer, layer.verdict(), layer.forecast(), context, format);
+            return motherWords.advice(layer, layer.verdict(), layer.forecast(), context, format);
         }
         if (layer.hardening() != null && layer.state().plant() != null) {
             return afterSeverance(layer.hardening(), layer.state().plant(), context.rules(), format);
@@ -86,91 +76,6 @@ public class Words {
                         format.percent(layer.load().utilisation())));
     }
 
-    private Advice onMother(
-            LayerProjection layer,
-            Verdict<NextStep, NextStepRules> verdict,
-            LayerProjection.RootForecast forecast,
-            LayerContext context,
-            Format format) {
-        Map<String, String> values = values(layer, verdict, forecast, context, format);
-        NextStep step = verdict.step();
-        List<String> because = new ArrayList<>();
-        because.add(phrases.say("because." + verdict.decidedBy(), values));
-        if (readsWindow(verdict)) {
-            because.add(phrases.say("because.again", values));
-        }
-        LocalDate deadline = forecast.deadline();
-        if (step == NextStep.WAIT
-                && deadline != null
-                && forecast.inTimeP() < context.rules().of(RISKY_P)) {
-            values.put("deadline", format.day(deadline));
-            values.put("inTimeP", format.percent(forecast.inTimeP()));
-            boolean hardy = context.isHardy(layer.state().stage());
-            because.add(phrases.say(hardy ? "because.tooLate.hardy" : "because.tooLate.tender", values));
-        }
-        if (!forecast.ready().looksAgree()) {
-            because.add(phrases.say("because.contradiction"));
-        }
-        return new Advice(
-                step.name(),
-                tone(step),
-                phrases.say(phrases.keyFor("step." + step, context.recipe().method()), values),
-                because);
-    }
-
-    private static boolean readsWindow(Verdict<NextStep, NextStepRules> verdict) {
-        NextStepRules rule = verdict.decidedBy();
-        return rule == NextStepRules.OVERDUE
-                || rule == NextStepRules.BRIDGED
-                || rule == NextStepRules.BALL_LOST
-                || rule == NextStepRules.ROT && verdict.step() != NextStep.SEVER_SOON;
-    }
-
-    private static Advice.Tone tone(NextStep step) {
-        return switch (step) {
-            case WAIT, HOLD_SPRING, HOLD_FRUIT, HOLD_DORMANT, CARRY_OVER -> Advice.Tone.CALM;
-            case LOST, RESCUE, REWET, REWRAP, RELIEVE, CLEAN_OUT, SEVER_TO_COVER -> Advice.Tone.URGENT;
-            default -> Advice.Tone.ACT;
-        };
-    }
-
-    private Map<String, String> values(
-            LayerProjection layer,
-            Verdict<NextStep, NextStepRules> verdict,
-            LayerProjection.RootForecast forecast,
-            LayerContext context,
-            Format format) {
-        Map<FactName, @Nullable Object> facts = new HashMap<>();
-        verdict.entries().forEach(entry -> entry.facts().forEach(fact -> facts.put(fact.name(), fact.value())));
-        Map<String, String> values = new HashMap<>();
-        Job next = layer.nextJob();
-        values.put("look", look(layer.jobs(), format));
-        values.put("jobBy", format.day(next == null ? null : next.by()));
-        values.put("newRing", format.lengthMm(newRing(layer, context)));
-        values.put("stage", phrases.say("stage." + layer.state().stage()));
-        values.put("readyP", share(facts.get(NextStepFact.READY_P), format));
-        values.put("windowP", share(facts.get(NextStepFact.WINDOW_P), format));
-        values.put("coverage", share(facts.get(NextStepFact.COVERAGE), format));
-        values.put("stalled", String.valueOf(facts.get(NextStepFact.STALLED_LOOKS)));
-        values.put("school", phrases.say("school." + layer.state().set().school()));
-        values.put("establish", format.days(context.rules().count(ESTABLISH_DAYS)));
-        Optional<Integer> frost = context.climate().frosts().map(frosts -> frosts.daysToFrost(format.today()));
-        values.put("frost", frost.map(format::days).orElse("never"));
-        values.put("frostRoom", frost.isPresent() ? phrases.say("frost.room", values) : phrases.say("frost.none"));
-        values.put(
-                "cold",
-                Boolean.FALSE.equals(facts.get(NextStepFact.GROWING))
-                        ? phrases.say("cold.notGrowing")
-                        : phrases.say("cold.frost", values));
-        LocalDate q10 = forecast.q10();
-        values.put("q10", format.day(q10));
-        values.put("q90", format.day(forecast.q90()));
-        LocalDate q90 = forecast.q90();
-        boolean past = q90 != null && !q90.isAfter(format.today());
-        values.put("ready", phrases.say(past ? "ready.past" : q10 == null ? "ready.far" : "ready.range", values));
-        return values;
-    }
-
     /** What is to be said of every first medium for a layer that is potted today. */
     public List<MediumAdvice> firstMedia(LayerContext context, Format format) {
         Integer frost = context.climate()
@@ -198,34 +103,6 @@ public class Words {
                 "lowMm", format.lengthMm(remark.low()),
                 "highMm", format.lengthMm(remark.high()),
                 "count", String.valueOf(Math.round(remark.low())));
-    }
-
-    private static double newRing(LayerProjection layer, LayerContext context) {
-        return RingAndBall.of(
-                        context.rules(),
-                        layer.state().set().diameterMm(),
-                        context.species().bridgesReadily(),
-                        true)
-                .ringMm();
-    }
-
-    private static String share(@Nullable Object value, Format format) {
-        return value instanceof Double share ? format.percent(share) : "?";
-    }
-
-    private static String look(List<Job> jobs, Format format) {
-        return jobs.stream()
-                .filter(job -> job.code().equals(Job.LOOK))
-                .findFirst()
-                .map(job -> {
-                    if (!job.from().isAfter(format.today())) {
-                        return "by " + format.day(job.by());
-                    }
-                    return job.from().equals(job.by())
-                            ? "on " + format.day(job.by())
-                            : "between " + format.day(job.from()) + " and " + format.day(job.by());
-                })
-                .orElse("on the next round");
     }
 
     private Advice afterSeverance(HardenVerdict verdict, PlantState plant, HouseRules rules, Format format) {

@@ -1,0 +1,210 @@
+package org.kindgirdle.core.growth;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
+/**
+ * The year of a species at a place: when it grows and is in leaf, and where in its winter a day lies. Made once for all
+ * layers of the species there; what it has worked out for a day it keeps.
+ */
+public final class Seasons {
+
+    private static final Rule STARTS_ABOVE_BASE_C = Rule.of("phenology.starts-above-base");
+    private static final Rule STOPS_ABOVE_BASE_C = Rule.of("phenology.stops-above-base");
+    private static final Rule WINTERED_LEAD_DAYS = Rule.of("phenology.wintered-lead");
+    private static final Rule WINTERED_SLACK_DAYS = Rule.of("phenology.wintered-slack");
+    private static final Rule DORMANT_ROOM_DAYS = Rule.of("phenology.dormant-room");
+
+    private static final int HALF_A_YEAR = 183;
+
+    /** Between its two thresholds growth stays as it was: this far back is looked for how that was. */
+    private static final int LOOKED_BACK_DAYS = 400;
+
+    private final HouseRules rules;
+    private final PlaceClimate climate;
+    private final SpeciesProfile species;
+    private final @Nullable DaysOfYear leafless;
+    private final @Nullable Integer growthBegins;
+    private final Map<LocalDate, Boolean> growing = new ConcurrentHashMap<>();
+    private final Map<Double, Optional<DaysOfYear>> hardFrosts = new ConcurrentHashMap<>();
+
+    /** @param leafless days of the year without leaves, expected or as recorded; null if it keeps them */
+    public Seasons(HouseRules rules, PlaceClimate climate, SpeciesProfile species, @Nullable DaysOfYear leafless) {
+        this.rules = rules;
+        this.climate = climate;
+        this.species = species;
+        this.leafless = leafless;
+        this.growthBegins = Phenology.growthBegins(rules, climate, species).orElse(null);
+    }
+
+    /** As it is expected by the normals. */
+    public static Seasons expected(HouseRules rules, PlaceClimate climate, SpeciesProfile species) {
+        return new Seasons(
+                rules,
+                climate,
+                species,
+                Phenology.leafless(rules, climate, species).orElse(null));
+    }
+
+    /** Days of the year without leaves; null if it keeps them. */
+    public @Nullable DaysOfYear leafless() {
+        return leafless;
+    }
+
+    /** Whether it is without leaves on a day. */
+    public boolean isLeafless(LocalDate day) {
+        return leafless != null && leafless.includes(day);
+    }
+
+    /** Whether it never is without leaves here, be it an evergreen or a tree that no cold tells to drop them. */
+    public boolean keepsLeaf() {
+        return leafless == null;
+    }
+
+    /**
+     * Whether it grows on a day, by the mean of the seven days that end with it: growth begins above the base + 3, stops
+     * below the base + 1 and stays as it was between the two, so that a cool week does not flip it.
+     */
+    public boolean isGrowing(LocalDate day) {
+        Boolean known = growing.get(day);
+        if (known != null) {
+            return known;
+        }
+        double base = species.cardinals().baseC();
+        boolean found = false;
+        LocalDate back = day;
+        for (int i = 0; i < LOOKED_BACK_DAYS; i++) {
+            Boolean earlier = growing.get(back);
+            double mean = climate.sevenDayMeanC(back);
+            if (earlier != null
+                    || mean > base + rules.of(STARTS_ABOVE_BASE_C)
+                    || mean < base + rules.of(STOPS_ABOVE_BASE_C)) {
+                found = earlier != null ? earlier : mean > base + rules.of(STARTS_ABOVE_BASE_C);
+                break;
+            }
+            back = back.minusDays(1);
+        }
+        growing.put(day, found);
+        return found;
+    }
+
+    /** The coldest day on or before a day. */
+    private LocalDate coldestBefore(LocalDate day) {
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), climate.coldestDayOfYear());
+        return thisYear.isAfter(day) ? LocalDate.ofYearDay(day.getYear() - 1, climate.coldestDayOfYear()) : thisYear;
+    }
+
+    /** Whether the winter is ending: the coldest day is past, and the late last frost is not. */
+    public boolean isLastFrostAhead(LocalDate day) {
+        return lastFrostAhead(day).isPresent();
+    }
+
+    /** The late last frost of the winter that is ending; empty at any other time. */
+    public Optional<LocalDate> lastFrostAhead(LocalDate day) {
+        LocalDate coldest = coldestBefore(day);
+        return climate.frosts()
+                .map(frosts -> frosts.nextLastLate(coldest))
+                .filter(last ->
+                        coldest.isBefore(day) && day.isBefore(last) && last.isBefore(coldest.plusDays(HALF_A_YEAR)));
+    }
+
+    /**
+     * Whether nights are usually as cold as kills roots: from the first such night of the normals until the winter is
+     * ending and they are warmer.
+     *
+     * @param rootKillC what the roots bear
+     */
+    public boolean isHardFrost(LocalDate day, double rootKillC) {
+        return hardFrost(rootKillC).map(days -> days.includes(day)).orElse(false);
+    }
+
+    private Optional<DaysOfYear> hardFrost(double rootKillC) {
+        return hardFrosts.computeIfAbsent(rootKillC, kill -> {
+            int warmest = climate.warmestDayOfYear();
+            int coldest = climate.coldestDayOfYear();
+            for (int i = 0; i < 365; i++) {
+                int first = DaysOfYear.later(warmest, i);
+                if (climate.normalOn(first).minC() <= kill) {
+                    int end = DaysOfYear.later(first, Math.max(1, DaysOfYear.from(first, coldest) + 1));
+                    while (climate.normalOn(end).minC() <= kill && DaysOfYear.from(first, end) < 364) {
+                        end = DaysOfYear.later(end, 1);
+                    }
+                    return Optional.of(new DaysOfYear(first, end));
+                }
+            }
+            return Optional.empty();
+        });
+    }
+
+    /** The first day of the coming hard frosts; empty where none come. */
+    public Optional<LocalDate> nextHardFrost(LocalDate day, double rootKillC) {
+        return hardFrost(rootKillC).map(days -> onOrAfter(days.from(), day));
+    }
+
+    /** Whether leaves fall long enough before hard frost to cut it leafless; false where they never fall. */
+    public boolean hasDormantRoom(double rootKillC) {
+        if (leafless == null) {
+            return false;
+        }
+        int warmest = climate.warmestDayOfYear();
+        int fall = DaysOfYear.from(warmest, leafless.from());
+        return hardFrost(rootKillC)
+                .map(days -> fall + rules.count(DORMANT_ROOM_DAYS) <= DaysOfYear.from(warmest, days.from()))
+                .orElse(true);
+    }
+
+    /**
+     * Whether a ball has stood the winter that is past: it was full before the latest day that lies some days before
+     * growth began, and nobody waits for another winter.
+     *
+     * @param ringedOn of its last ring
+     * @param fullOn the first look that found it full
+     */
+    public boolean hasWintered(LocalDate ringedOn, LocalDate fullOn, LocalDate day) {
+        Integer begins = growthBegins != null
+                ? growthBegins
+                : climate.frosts()
+                        .map(frosts -> frosts.lastLate().atYear(2001).getDayOfYear())
+                        .orElse(null);
+        if (begins == null) {
+            return false;
+        }
+        int lead = DaysOfYear.later(begins, -rules.count(WINTERED_LEAD_DAYS));
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), lead);
+        LocalDate last = thisYear.isBefore(day) ? thisYear : LocalDate.ofYearDay(day.getYear() - 1, lead);
+        boolean ringedBefore = ringedOn.isBefore(coldestBefore(last));
+        return fullOn.isBefore(last)
+                || ringedBefore && !fullOn.isAfter(last.plusDays(rules.count(WINTERED_SLACK_DAYS)));
+    }
+
+    /** The next day on which leaves fall; empty where they stay on. */
+    public Optional<LocalDate> nextLeafFall(LocalDate day) {
+        return Optional.ofNullable(leafless).map(days -> onOrAfter(days.from(), day));
+    }
+
+    /** The next day on which it leafs out, or, where leaves stay on, begins to grow; empty where growth never stops. */
+    public Optional<LocalDate> nextSpring(LocalDate day) {
+        Integer out = leafless != null ? Integer.valueOf(leafless.to()) : growthBegins;
+        return Optional.ofNullable(out).map(one -> onOrAfter(one, day));
+    }
+
+    /** The first day from a day on whose nights stay above freezing. */
+    public LocalDate thaw(LocalDate day) {
+        LocalDate found = day;
+        while (climate.on(found).minC() < 0 && found.isBefore(day.plusDays(HALF_A_YEAR))) {
+            found = found.plusDays(1);
+        }
+        return found;
+    }
+
+    private static LocalDate onOrAfter(int dayOfYear, LocalDate day) {
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), dayOfYear);
+        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, dayOfYear) : thisYear;
+    }
+}

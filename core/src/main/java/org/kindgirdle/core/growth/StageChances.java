@@ -1,0 +1,101 @@
+package org.kindgirdle.core.growth;
+
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+
+/**
+ * The chance that a look finds each stage, by the time to a full ball that the layer has, and by how looks may err.
+ *
+ * <p>A layer that is full after {@code exp(x)} thermal days and deviates by e in when its first signs show has reached
+ * a stage at g thermal days with the chance {@code Phi((ln g - ln share - x - e) / eye spread)}; without e for a full
+ * ball and a mature one, made monotone from the top. A layer that never roots shows what such layers show.
+ */
+final class StageChances {
+
+    private static final int STAGES = RootStage.values().length;
+    private static final int FILLED = RootStage.FILLED.ordinal();
+
+    /** Gauss and Hermite's seven points for a standard normal, and their weights. */
+    private static final double[] POINTS = {
+        -3.7504397177257425,
+        -2.3667594107345415,
+        -1.1544053947399682,
+        0,
+        1.1544053947399682,
+        2.3667594107345415,
+        3.7504397177257425
+    };
+
+    private static final double[] WEIGHTS = {
+        5.482688559722179e-4,
+        3.075712396758651e-2,
+        .2401231786050127,
+        .4571428571428571,
+        .2401231786050127,
+        3.075712396758651e-2,
+        5.482688559722179e-4
+    };
+
+    private static final Rule[] NEVER = {
+        Rule.of("never.NONE"), Rule.of("never.CALLUS"), Rule.of("never.INITIALS"), Rule.of("never.ROOTED")
+    };
+
+    private final double[] lnShare = new double[STAGES];
+    private final double[] never = new double[STAGES];
+    private final LookNoise noise;
+
+    StageChances(HouseRules rules, LookNoise noise) {
+        this.noise = noise;
+        for (int stage = 1; stage < STAGES; stage++) {
+            lnShare[stage] = Math.log(RootStage.values()[stage].beginsAt(rules));
+        }
+        double sum = 0;
+        for (Rule rule : NEVER) {
+            sum += rules.of(rule);
+        }
+        for (int stage = 0; stage < NEVER.length; stage++) {
+            never[stage] = rules.of(NEVER[stage]) / sum;
+        }
+    }
+
+    static int deviations() {
+        return POINTS.length;
+    }
+
+    static double weight(int deviation) {
+        return WEIGHTS[deviation];
+    }
+
+    /** Chances of a layer that will be full at x; into {@code chances}, one a stage. */
+    void rooting(double lnG, double x, int deviation, double[] chances) {
+        double e = noise.layerSpread() * POINTS[deviation];
+        double reached = 0;
+        for (int stage = STAGES - 1; stage > 0; stage--) {
+            double early = stage < FILLED ? e : 0;
+            double here = NormalTable.upTo((lnG - lnShare[stage] - x - early) / noise.eyeSpread());
+            here = Math.max(here, reached);
+            chances[stage] = here - reached;
+            reached = here;
+        }
+        chances[0] = 1 - reached;
+    }
+
+    /** Chance that a stage is shown by a layer that never roots. */
+    double never(int stage) {
+        return never[stage];
+    }
+
+    /** The chance that a stage is named where these are the chances of what there is. */
+    double named(int stage, double[] chances) {
+        double half = noise.slip() / 2;
+        double stays = chances[stage] * (stage == 0 || stage == STAGES - 1 ? 1 - half : 1 - 2 * half);
+        double below = stage > 0 ? chances[stage - 1] * half : 0;
+        double above = stage < STAGES - 1 ? chances[stage + 1] * half : 0;
+        return stays + below + above;
+    }
+
+    /** The same for a layer that never roots. */
+    double neverNamed(int stage) {
+        return named(stage, never);
+    }
+}

@@ -1,0 +1,220 @@
+package org.kindgirdle.core.layer;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.RecipeFactors;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.Seasons;
+import org.kindgirdle.core.growth.StageSeen;
+import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.look.NextLook;
+import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.look.NextStepFact;
+import org.kindgirdle.core.look.NextStepInputs;
+import org.kindgirdle.core.look.NextStepRules;
+import org.kindgirdle.core.plan.SettingWindows;
+import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.verdict.Verdict;
+
+/**
+ * What follows from the journal of a layer on its mother whatever the day, worked out once, and from it what the next
+ * step of any day is decided by.
+ */
+final class LayerSums {
+
+    private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
+    private static final Rule NEAR_DAYS = Rule.of("next.near-frost");
+    private static final Rule RESCORE_DAYS = Rule.of("next.rescore-days");
+    private static final Rule DRIES_WITHIN_DAYS = Rule.of("next.dries-within");
+
+    private final LayerState state;
+    private final LayerContext context;
+    private final HouseRules rules;
+    private final RecipeFactors factors;
+    private final HeatTrack heat;
+    private final TimeToReady prior;
+    private final TimeToReady ready;
+    private final LocalDate dryOn;
+    private @Nullable SettingWindows windows;
+
+    LayerSums(LayerState state, LayerContext context) {
+        this.state = state;
+        this.context = context;
+        this.rules = context.rules();
+        this.factors = context.factors(state.set().wood());
+        this.heat = new HeatTrack(state, context, factors.speed());
+        List<StageSeen> seen = new ArrayList<>();
+        for (LayerState.LookOn look : state.looks()) {
+            seen.add(new StageSeen(look.look().stage(), heat.throughDay(look.on())));
+        }
+        this.prior = context.time().prior(rules);
+        this.ready = context.ready(factors, seen);
+        this.dryOn = new WaterBalance(state, context, ball(), state.covers()).dueOn();
+    }
+
+    RecipeFactors factors() {
+        return factors;
+    }
+
+    HeatTrack heat() {
+        return heat;
+    }
+
+    /** The time to a full ball and the chance that it roots, after its looks. */
+    TimeToReady ready() {
+        return ready;
+    }
+
+    RingAndBall ball() {
+        return context.recipe()
+                .ball(
+                        rules,
+                        state.set().diameterMm(),
+                        context.species().bridgesReadily(),
+                        state.bridgedBefore() || state.attempts() > 0);
+    }
+
+    SettingWindows windows() {
+        if (windows == null) {
+            windows = context.windows(
+                    heat.coverNow(), factors.speed(), state.set().school(), state.stage());
+        }
+        return windows;
+    }
+
+    /** When the ball wants water. A ball that freezes in dormancy is left until the first thaw. */
+    LocalDate topUpOn(LocalDate today) {
+        LocalDate due = dryOn.isBefore(today) ? today : dryOn;
+        Seasons seasons = context.seasons();
+        boolean freezes = context.climate().on(due).minC() < 0 && !seasons.isGrowing(due);
+        return freezes ? seasons.thaw(due) : dryOn;
+    }
+
+    /** Days between which it is best looked at next. */
+    NextLook nextLook(boolean growing, boolean held) {
+        LocalDate last = lastLook();
+        return NextLook.after(
+                rules, last, state.stage(), heat.coverNow().isSeenThrough(), growing, held, ready, heat::dayReaching);
+    }
+
+    /** The last look since the ring, or the ring where there was none. */
+    LocalDate lastLook() {
+        return state.looks().isEmpty()
+                ? state.ringedOn()
+                : state.looks().get(state.looks().size() - 1).on();
+    }
+
+    private double rootKillC() {
+        return context.rootKillC(state.stage());
+    }
+
+    /** Growing days of the half-open span (from, to], counted to a limit. */
+    private int growingDays(LocalDate from, LocalDate to, int most) {
+        int days = 0;
+        for (LocalDate day = from.plusDays(1); !day.isAfter(to) && days <= most; day = day.plusDays(1)) {
+            if (context.seasons().isGrowing(day)) {
+                days++;
+            }
+        }
+        return days;
+    }
+
+    private boolean isLookOverdue(LocalDate day) {
+        if (state.looks().isEmpty()) {
+            return false;
+        }
+        int most = NextLook.mostDays(rules, state.stage());
+        return growingDays(lastLook(), day, most) > most;
+    }
+
+    private boolean isRescoredSince(LocalDate day) {
+        LocalDate rescored = state.rescoredOn();
+        if (rescored == null) {
+            return false;
+        }
+        int wanted = rules.count(RESCORE_DAYS);
+        return growingDays(rescored, day, wanted) < wanted || !lastLook().isAfter(rescored);
+    }
+
+    private boolean slips(LocalDate day, @Nullable Integer frost) {
+        return context.climate().sevenDayMeanC(day) > context.species().opensAtMeanC()
+                && !context.seasons().isLeafless(day)
+                && (frost == null || frost >= rules.count(NEAR_DAYS));
+    }
+
+    private boolean hasWintered(LocalDate day) {
+        LocalDate full = state.fullOn();
+        return full != null && context.seasons().hasWintered(state.ringedOn(), full, day);
+    }
+
+    /** Looks in growth since the stage last rose; the ring itself counts as the first stage. */
+    private int stalledLooks() {
+        RootStage highest = RootStage.NONE;
+        int stalled = 0;
+        for (LayerState.LookOn look : state.looks()) {
+            if (look.look().stage().ordinal() > highest.ordinal()) {
+                highest = look.look().stage();
+                stalled = 0;
+            } else if (context.seasons().isGrowing(look.on())) {
+                stalled++;
+            }
+        }
+        return stalled;
+    }
+
+    /** What the next step is decided by, on a day. */
+    NextStepInputs on(LocalDate day) {
+        PlaceClimate climate = context.climate();
+        Seasons seasons = context.seasons();
+        Optional<FrostCalendar> frosts = climate.frosts();
+        Integer frost = frosts.map(one -> one.daysToFrost(day)).orElse(null);
+        return new NextStepInputs.Builder()
+                .set(NextStepFact.CONDITIONS, state.conditions())
+                .set(NextStepFact.LOOKED, !state.looks().isEmpty())
+                .set(NextStepFact.STAGE, state.stage())
+                .set(NextStepFact.COVERAGE, state.sectors().coverage())
+                .set(NextStepFact.WIDEST_GAP, state.sectors().widestGapDeg())
+                .set(NextStepFact.LOOK_OVERDUE, isLookOverdue(day))
+                .set(NextStepFact.STALLED_LOOKS, stalledLooks())
+                .set(NextStepFact.ATTEMPTS, state.attempts())
+                .set(NextStepFact.RESCORES, state.rescores())
+                .set(NextStepFact.RESCORED_SINCE, isRescoredSince(day))
+                .set(NextStepFact.ROOTS_P, ready.roots())
+                .set(NextStepFact.ROOTS_BEFORE, ready.rootsBefore())
+                .set(NextStepFact.READY_P, prior.fullBy(heat.throughDay(day)))
+                .set(NextStepFact.WINDOW_P, windows().againP(day, context.coverAtHand()))
+                .set(NextStepFact.BARK_SLIPS, slips(day, frost))
+                .set(NextStepFact.GROWING, seasons.isGrowing(day))
+                .set(NextStepFact.LEAFLESS, seasons.isLeafless(day))
+                .set(NextStepFact.EVERGREEN, seasons.keepsLeaf())
+                .set(NextStepFact.DAYS_TO_FROST, frost)
+                .set(NextStepFact.HARD_FROST, seasons.isHardFrost(day, rootKillC()))
+                .set(NextStepFact.LAST_FROST_AHEAD, seasons.isLastFrostAhead(day))
+                .set(NextStepFact.ESTABLISH_DAYS, rules.count(ESTABLISH_DAYS))
+                .set(NextStepFact.HARDY, context.isHardy(state.stage()))
+                .set(NextStepFact.DORMANT_ROOM, seasons.hasDormantRoom(rootKillC()))
+                .set(NextStepFact.WINTERED, hasWintered(day))
+                .set(NextStepFact.COVER, context.coverAtHand())
+                .set(NextStepFact.FRUIT_TO_KEEP, state.set().fruitToKeep())
+                .set(NextStepFact.SPECIMEN, state.set().specimen())
+                .set(NextStepFact.BALL_DRIES, topUpOn(day).isBefore(day.plusDays(rules.count(DRIES_WITHIN_DAYS))))
+                .set(NextStepFact.SCHOOL, state.set().school())
+                .build(rules);
+    }
+
+    /** The next step of a day, if nothing is recorded till then. */
+    Verdict<NextStep, NextStepRules> decide(LocalDate day) {
+        return NextStepRules.decide(on(day));
+    }
+
+    NextStep step(LocalDate day) {
+        return decide(day).step();
+    }
+}

@@ -1,0 +1,308 @@
+package org.kindgirdle.server.words;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.Seasons;
+import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.layer.Job;
+import org.kindgirdle.core.layer.LayerContext;
+import org.kindgirdle.core.layer.LayerProjection;
+import org.kindgirdle.core.layer.LayerState;
+import org.kindgirdle.core.look.NextStep;
+import org.kindgirdle.core.look.NextStepFact;
+import org.kindgirdle.core.look.NextStepRules;
+import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.verdict.FactName;
+import org.kindgirdle.core.verdict.Verdict;
+import org.springframework.stereotype.Component;
+
+/** Makes the sentences of the next step of a layer on its mother. */
+@Component
+class MotherWords {
+
+    private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
+    private static final Rule RISKY_P = Rule.of("window.risky");
+
+    private final Phrases phrases;
+
+    MotherWords(Phrases phrases) {
+        this.phrases = phrases;
+    }
+
+    Advice advice(
+            LayerProjection layer,
+            Verdict<NextStep, NextStepRules> verdict,
+            LayerProjection.RootForecast forecast,
+            LayerContext context,
+            Format format) {
+        Map<String, String> values = values(layer, verdict, forecast, context, format);
+        NextStep step = verdict.step();
+        List<String> because = new ArrayList<>();
+        because.add(phrases.say(because(verdict, layer.state(), context, format), values));
+        again(verdict, because, values);
+        overruled(verdict, layer.state(), because, values);
+        LocalDate deadline = forecast.deadline();
+        if (step == NextStep.WAIT
+                && verdict.decidedBy() == NextStepRules.NOTHING_TO_DO
+                && deadline != null
+                && forecast.inTimeP() < context.rules().of(RISKY_P)) {
+            values.put("deadline", format.day(deadline));
+            values.put("inTimeP", format.percent(forecast.inTimeP()));
+            boolean hardy = context.isHardy(layer.state().stage());
+            because.add(phrases.say(hardy ? "because.tooLate.hardy" : "because.tooLate.tender", values));
+        }
+        if (!layer.state().looks().isEmpty() && readsRoots(verdict)) {
+            because.add(phrases.say("because.roots", values));
+        }
+        return new Advice(step.name(), tone(step), headline(step, layer, context, values, format), because);
+    }
+
+    /** What to do, with the date of that and of nothing else. */
+    private String headline(
+            NextStep step, LayerProjection layer, LayerContext context, Map<String, String> values, Format format) {
+        String key = phrases.keyFor("step." + step, context.recipe().method());
+        Job own = own(step, layer.jobs());
+        LocalDate today = format.today();
+        values.put("by", format.day(own == null ? null : own.by()));
+        values.put("from", format.day(own == null ? null : own.from()));
+        if (step == NextStep.PROTECT) {
+            key += own == null ? ".done" : own.from().isAfter(today) ? ".later" : "";
+        } else if (step == NextStep.NEXT_SEASON && layer.state().letGo()) {
+            key += ".done";
+        } else if (step == NextStep.WAIT && own != null && own.by().isBefore(today)) {
+            key += ".late";
+        } else if (step == NextStep.HOLD_SPRING
+                && context.seasons().isLastFrostAhead(today)
+                && !context.seasons()
+                        .isHardFrost(today, context.rootKillC(layer.state().stage()))) {
+            key += ".lastFrost";
+        }
+        String headline = phrases.say(phrases.has(key) ? key : "step." + step, values);
+        boolean late = own != null && own.by().isBefore(today) && !key.endsWith(".late");
+        return late ? phrases.say("step.since", Map.of("headline", headline, "since", format.day(own.by()))) : headline;
+    }
+
+    /** The job of the step itself; for those that are nothing but waiting, the next look. */
+    private static @Nullable Job own(NextStep step, List<Job> jobs) {
+        boolean looks = step == NextStep.WAIT || step == NextStep.LOOK_NOW;
+        String code = looks ? Job.LOOK : step.name();
+        return jobs.stream().filter(job -> job.code().equals(code)).findFirst().orElse(null);
+    }
+
+    private String because(
+            Verdict<NextStep, NextStepRules> verdict, LayerState state, LayerContext context, Format format) {
+        NextStepRules rule = Objects.requireNonNull(verdict.decidedBy());
+        String key = "because." + rule;
+        return switch (rule) {
+            case NOTHING_TO_DO -> state.conditions().isEmpty() ? key : key + ".found";
+            case SPECIMEN_ROOTS -> key + "." + verdict.step();
+            case COLD_NEAR, NO_ROOM, LEAF_FALLEN, MENDED_AND_KEPT -> {
+                String own = key + "." + verdict.step();
+                boolean frosts = context.climate().frosts().isPresent();
+                yield rule == NextStepRules.COLD_NEAR
+                                && verdict.step() == NextStep.WAIT
+                                && context.seasons().isGrowing(format.today())
+                        ? key + ".WAIT.frost"
+                        : phrases.has(own) && frosts ? own : key;
+            }
+            default -> key;
+        };
+    }
+
+    private void again(Verdict<NextStep, NextStepRules> verdict, List<String> because, Map<String, String> values) {
+        boolean reads = switch (Objects.requireNonNull(verdict.decidedBy())) {
+            case NOT_ROOTING, BRIDGED, BALL_LOST, ROT -> true;
+            default -> false;
+        };
+        if (!reads) {
+            return;
+        }
+        switch (verdict.step()) {
+            case RERING -> because.add(phrases.say("because.again", values));
+            case CARRY_OVER, NEXT_SEASON, CLEAN_OUT, PROTECT ->
+                because.add(
+                        phrases.say(values.containsKey("slips") ? "because.again.low" : "because.again.bark", values));
+            case ABANDON -> because.add(phrases.say("because.ringedOut", values));
+            default -> {
+                // whether a new ring would be in time decided nothing
+            }
+        }
+    }
+
+    /** Which fact it is that decided against the school that the grower chose. */
+    private void overruled(
+            Verdict<NextStep, NextStepRules> verdict,
+            LayerState state,
+            List<String> because,
+            Map<String, String> values) {
+        School chosen = state.set().school();
+        if (chosen == School.IN_LEAF) {
+            return;
+        }
+        NextStepRules rule = verdict.decidedBy();
+        boolean against = switch (verdict.step()) {
+            case SEVER_NOW, SEVER_SOON, SEVER_TO_COVER, PROTECT ->
+                rule == NextStepRules.ROOM
+                        || rule == NextStepRules.NO_ROOM
+                        || rule == NextStepRules.LEAF_FALLEN
+                        || rule == NextStepRules.EVERGREEN_WINTER;
+            case SEVER_DORMANT -> chosen == School.SPRING;
+            case HOLD_SPRING -> chosen == School.DORMANT;
+            default -> false;
+        };
+        if (!against) {
+            return;
+        }
+        String fact = isTrue(verdict, NextStepFact.WINTERED)
+                ? "wintered"
+                : verdict.step() == NextStep.HOLD_SPRING
+                        ? isTrue(verdict, NextStepFact.EVERGREEN) ? "evergreen" : "hardFrost"
+                        : chosen == School.DORMANT && isTrue(verdict, NextStepFact.EVERGREEN)
+                                ? "evergreen"
+                                : values.containsKey("noFrost") ? "noFrost" : "tender";
+        because.add(phrases.say("because.overruled." + fact, values));
+    }
+
+    private static boolean isTrue(Verdict<NextStep, NextStepRules> verdict, NextStepFact name) {
+        return verdict.entries().stream()
+                .flatMap(entry -> entry.facts().stream())
+                .anyMatch(fact -> fact.name() == name && Boolean.TRUE.equals(fact.value()));
+    }
+
+    private static boolean readsRoots(Verdict<NextStep, NextStepRules> verdict) {
+        return verdict.decidedBy() == NextStepRules.NOTHING_TO_DO || verdict.decidedBy() == NextStepRules.OLD_LOOK;
+    }
+
+    private static Advice.Tone tone(NextStep step) {
+        return switch (step) {
+            case WAIT, HOLD_SPRING, HOLD_FRUIT, HOLD_DORMANT, CARRY_OVER -> Advice.Tone.CALM;
+            case LOST, RESCUE, REWET, REWRAP, RELIEVE, CLEAN_OUT, SEVER_TO_COVER -> Advice.Tone.URGENT;
+            default -> Advice.Tone.ACT;
+        };
+    }
+
+    private Map<String, String> values(
+            LayerProjection layer,
+            Verdict<NextStep, NextStepRules> verdict,
+            LayerProjection.RootForecast forecast,
+            LayerContext context,
+            Format format) {
+        Map<FactName, @Nullable Object> facts = new HashMap<>();
+        verdict.entries().forEach(entry -> entry.facts().forEach(fact -> facts.put(fact.name(), fact.value())));
+        LayerState state = layer.state();
+        Map<String, String> values = new HashMap<>();
+        values.put("look", look(layer.jobs(), format));
+        values.put("newRing", format.lengthMm(RingAndBall.againMm(context.rules(), state.ringMm())));
+        values.put("stage", phrases.say("stage." + state.stage()));
+        values.put("readyP", share(facts.get(NextStepFact.READY_P), format));
+        values.put("windowP", share(facts.get(NextStepFact.WINDOW_P), format));
+        values.put("coverage", format.percent(state.sectors().coverage()));
+        values.put("gap", String.valueOf(state.sectors().widestGapDeg()));
+        values.put("roots", format.inHundred(forecast.ready().roots()));
+        values.put("rootsBefore", format.inHundred(forecast.ready().rootsBefore()));
+        double full = forecast.ready().fullBy(forecast.thermalDays());
+        values.put("full", format.inHundred(full));
+        values.put("both", format.inHundred(forecast.readyP()));
+        values.put("attempts", String.valueOf(state.attempts()));
+        if (Boolean.TRUE.equals(facts.get(NextStepFact.BARK_SLIPS))) {
+            values.put("slips", "");
+        }
+        values.put("stalled", String.valueOf(facts.get(NextStepFact.STALLED_LOOKS)));
+        values.put("school", phrases.say("school." + state.set().school()));
+        values.put("establish", format.days(context.rules().count(ESTABLISH_DAYS)));
+        values.put("lastLook", format.day(last(state)));
+        values.put("winterLow", format.temperatureC(context.climate().winterLowC()));
+        values.put("rescored", format.day(state.rescoredOn()));
+        seasons(values, layer, context, format);
+        LocalDate q10 = forecast.q10();
+        values.put("q10", format.day(q10));
+        values.put("q90", format.day(forecast.q90()));
+        LocalDate q90 = forecast.q90();
+        boolean past = q90 != null && !q90.isAfter(format.today());
+        values.put("ready", phrases.say(past ? "ready.past" : q10 == null ? "ready.far" : "ready.range", values));
+        return values;
+    }
+
+    private static @Nullable LocalDate last(LayerState state) {
+        return state.looks().isEmpty()
+                ? null
+                : state.looks().get(state.looks().size() - 1).on();
+    }
+
+    /** The days of the year that a hold or a frost is named by. */
+    private void seasons(Map<String, String> values, LayerProjection layer, LayerContext context, Format format) {
+        LocalDate today = format.today();
+        Seasons seasons = context.seasons();
+        Optional<Integer> frost = context.climate().frosts().map(frosts -> frosts.daysToFrost(today));
+        if (frost.isEmpty()) {
+            values.put("noFrost", "");
+        }
+        values.put("frost", frost.map(format::days).orElse("never"));
+        values.put(
+                "frostAway",
+                frost.isEmpty()
+                        ? phrases.say("frost.none")
+                        : frost.get() == 0 ? phrases.say("frost.now") : phrases.say("frost.away", values));
+        values.put("frostRoom", frost.isPresent() ? phrases.say("frost.room", values) : phrases.say("frost.none"));
+        values.put(
+                "lastFrost",
+                format.day(seasons.lastFrostAhead(today)
+                        .orElseGet(() -> context.climate()
+                                .frosts()
+                                .map(frosts -> frosts.nextLastLate(today))
+                                .orElse(null))));
+        values.put("spring", format.day(seasons.nextSpring(today).orElse(null)));
+        values.put("leafFall", format.day(seasons.nextLeafFall(today).orElse(null)));
+        double kill = context.rootKillC(layer.state().stage());
+        values.put(
+                "beforeHardFrost",
+                seasons.nextHardFrost(today, kill)
+                        .map(day -> phrases.say("frost.hard", Map.of("hardFrost", format.day(day))))
+                        .orElse(""));
+        values.put(
+                "cold", seasons.isGrowing(today) ? phrases.say("cold.frost", values) : phrases.say("cold.notGrowing"));
+        values.put("nextGood", nextGood(layer, context, format));
+    }
+
+    /** The next day on which it may be ringed again with a good chance. */
+    private String nextGood(LayerProjection layer, LayerContext context, Format format) {
+        if (layer.verdict() == null || layer.verdict().step() != NextStep.NEXT_SEASON) {
+            return "";
+        }
+        LayerState state = layer.state();
+        return context.windows(
+                        context.recipe().cover(),
+                        layer.factors().speed(),
+                        state.set().school(),
+                        state.stage())
+                .nextGood(format.today())
+                .map(day -> phrases.say("again.from", Map.of("day", format.day(day))))
+                .orElseGet(() -> phrases.say("again.never"));
+    }
+
+    private static String share(@Nullable Object value, Format format) {
+        return value instanceof Double share ? format.inHundred(share) : "?";
+    }
+
+    private static String look(List<Job> jobs, Format format) {
+        return jobs.stream()
+                .filter(job -> job.code().equals(Job.LOOK))
+                .findFirst()
+                .map(job -> {
+                    if (!job.from().isAfter(format.today())) {
+                        return "by " + format.day(job.by());
+                    }
+                    return job.from().equals(job.by())
+                            ? "on " + format.day(job.by())
+                            : "between " + format.day(job.from()) + " and " + format.day(job.by());
+                })
+                .orElse("on the next round");
+    }
+}
