@@ -173,7 +173,9 @@ final class MotherJobs {
             return null;
         }
         if (season) {
-            LocalDate due = later(first, since());
+            // looks that fell due meanwhile do not make it newer
+            boolean wantedThen = !state.newsOn().isAfter(first) && sums.step(first) == NextStep.PROTECT;
+            LocalDate due = wantedThen ? first : later(first, since());
             return new Job(code, due, due);
         }
         LocalDate by = forecastFrost().filter(eve -> eve.isBefore(first)).orElse(first);

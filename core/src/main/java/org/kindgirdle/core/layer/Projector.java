@@ -115,22 +115,6 @@ public final class Projector {
     }
 
     /**
-     * Probability of a full ball by the end of a day, by what its looks leave of the time to ready; 1 off the mother.
-     *
-     * @param today the day as of which
-     */
-    static double readyP(LayerState state, LayerContext context, LocalDate today, LocalDate by) {
-        LayerProjection projection = project(state, context, today);
-        LayerProjection.RootForecast forecast = projection.forecast();
-        return forecast == null
-                ? 1
-                : forecast.ready()
-                        .readyBy(new HeatTrack(
-                                        state, context, projection.factors().speed())
-                                .throughDay(by));
-    }
-
-    /**
      * @param on a day
      * @param fullP probability of a full ball by its end, if it roots
      */

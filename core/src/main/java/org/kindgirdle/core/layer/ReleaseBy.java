@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.kindgirdle.core.climate.FrostCalendar;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.Rung;
@@ -25,6 +26,11 @@ import org.kindgirdle.core.plan.SettingWindows;
 public record ReleaseBy(LocalDate lastRelease, LocalDate readyBy) {
 
     private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
+    /** Odds beyond this are certainty. */
+    private static final double MOST_LIKELIER = 1e12;
+
+    private static final double NOTHING = 1e-300;
+
     private static final Rule GOOD_P = Rule.of("window.good");
 
     /**
@@ -64,11 +70,21 @@ public record ReleaseBy(LocalDate lastRelease, LocalDate readyBy) {
     public LikelyNumber.UnderWay underWay(LayerState state, LayerContext context, LocalDate today) {
         PlantState plant = state.plant();
         if (plant == null) {
-            return new LikelyNumber.UnderWay(
-                    state.stage().isAtLeast(RootStage.FILLED), Projector.readyP(state, context, today, readyBy));
+            return onMother(state, context);
         }
         LocalDate there = today.plusDays(daysLeft(context.rules(), plant, today));
         return new LikelyNumber.UnderWay(true, there.isAfter(lastRelease) ? 0 : 1);
+    }
+
+    private LikelyNumber.UnderWay onMother(LayerState state, LayerContext context) {
+        boolean rooted = state.stage().isAtLeast(RootStage.FILLED);
+        LayerSums sums = new LayerSums(state, context);
+        TimeToReady ready = sums.ready();
+        double inTime = ready.fullBy(sums.heat().throughDay(readyBy));
+        double before = ready.rootsBefore();
+        double after = ready.roots();
+        double likelier = after * (1 - before) / Math.max(NOTHING, before * (1 - after));
+        return new LikelyNumber.UnderWay(rooted, inTime, Math.min(MOST_LIKELIER, likelier));
     }
 
     /** Days on the rest of its ladder, with those that it has stood on its rung taken off. */

@@ -31,11 +31,26 @@ public record LikelyNumber(double expected, int low, int high, double reachedP) 
      *
      * @param rooted whether its roots fill the ball, or it is off the mother already
      * @param inTimeP probability that it is there by the day, if it comes through, 0 to 1
+     * @param looksSay how many times likelier what its looks found is of a layer that roots than of one that never does;
+     *     1 where nobody has looked, 0 to 1e12
      */
-    public record UnderWay(boolean rooted, double inTimeP) {
+    public record UnderWay(boolean rooted, double inTimeP, double looksSay) {
+
+        private static final double MOST_LIKELIER = 1e12;
 
         public UnderWay {
             Require.within("inTimeP", inTimeP, 0, 1);
+            Require.within("looksSay", looksSay, 0, MOST_LIKELIER);
+        }
+
+        /** One at which nobody has looked, or that need not be looked at any more. */
+        public UnderWay(boolean rooted, double inTimeP) {
+            this(rooted, inTimeP, 1);
+        }
+
+        /** The chance that it roots where so many of its like do. */
+        double rootsWhere(double share) {
+            return rooted ? 1 : share == 0 ? 0 : share * looksSay / (share * looksSay + 1 - share);
         }
     }
 
@@ -58,7 +73,7 @@ public record LikelyNumber(double expected, int low, int high, double reachedP) 
         for (double root : roots) {
             for (double live : lives) {
                 double[] each = underWay.stream()
-                        .mapToDouble(one -> one.inTimeP() * live * (one.rooted() ? 1 : root))
+                        .mapToDouble(one -> one.inTimeP() * live * one.rootsWhere(root))
                         .toArray();
                 double[] given = n <= EACH ? exact(each) : normal(each);
                 for (int k = 0; k <= n; k++) {

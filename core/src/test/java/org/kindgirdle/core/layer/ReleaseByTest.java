@@ -1,6 +1,7 @@
 package org.kindgirdle.core.layer;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
@@ -51,6 +52,8 @@ class ReleaseByTest {
         // an eye may err, if seldom
         assertThat(full.inTimeP()).isBetween(.99, 1.0);
         assertThat(nothing.inTimeP()).isLessThan(blind.inTimeP());
+        assertThat(blind.looksSay()).isCloseTo(1, within(1e-9));
+        assertThat(nothing.looksSay()).isLessThan(.5);
     }
 
     @Test
