@@ -65,12 +65,9 @@ function topUp(): void {
   emit('keep', { kind: 'TOPPED_UP', details: { waterMl: Math.round(props.layer.suggested.waterMl) } })
 }
 
-function doAlso(code: string): void {
-  const work = code === 'COVER_NOW' ? 'COVER' : code
-  emit('keep', {
-    kind: 'TENDED',
-    details: { work, cover: code === 'COVER_NOW' ? 'FOIL' : code === 'COVER' ? 'BLACK' : null },
-  })
+function doAlso(also: Card['alsoDo'][number]): void {
+  const work = also.code === 'COVER_NOW' ? 'COVER' : also.code
+  emit('keep', { kind: 'TENDED', details: { work, cover: also.cover } })
 }
 </script>
 
@@ -115,7 +112,7 @@ function doAlso(code: string): void {
         class="btn"
         :disabled="saving"
         :data-testid="`also-${also.code}`"
-        @click="doAlso(also.code)"
+        @click="doAlso(also)"
       >
         Done
       </button>

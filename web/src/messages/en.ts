@@ -112,6 +112,13 @@ export const en = {
     SOAK: 'Soak before the cut',
     NEXT_SEASON: 'Take the wrap off',
   },
+  shed: {
+    leastBad: 'least bad',
+    noneWillDo: 'no day of this week is fit in {place}, {day} is the least bad:',
+  },
+  ladders: {
+    GROUND: 'Straight into the ground',
+  },
   look: {
     same: 'Same as last time',
     keep: 'Keep: {stage}',

@@ -197,6 +197,7 @@ export const LADDERS: [string, string][] = [
   ['LONG_SHADE', 'Long shade'],
   ['DORMANT', 'Dormant till bud break'],
   ['MOSS_TRAY', 'Moss tray'],
+  ['GROUND', t('ladders.GROUND')],
 ]
 
 export const RUNGS: [string, string][] = [

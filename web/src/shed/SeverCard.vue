@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useI18n } from 'vue-i18n'
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import { dayText, daysBetween } from '@/shared/dates'
@@ -19,10 +20,13 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ record: [kind: string, details: Record<string, unknown>] }>()
 
+const { t } = useI18n()
 const thinking = ref(false)
 const school = ref(props.layer.school as string)
 const fruit = ref(props.layer.fruitToKeep ? 'KEEP' : 'NO')
-const best = computed(() => props.days.find((one) => one.rank === 1 && one.willDo)?.on)
+const best = computed(() => props.days.find((one) => (one.rank === 1 && one.willDo) || one.leastBad)?.on)
+const dayWord = (day: Schemas['DayToSever']) =>
+  day.leastBad ? t('shed.leastBad') : day.on === best.value ? 'best' : day.willDo ? 'will do' : 'no'
 const pros = computed(() => props.layer.reasons.filter((one) => one.speaksFor))
 const cons = computed(() => props.layer.reasons.filter((one) => !one.speaksFor))
 const late = computed(() =>
@@ -115,9 +119,7 @@ function choose(): void {
             @click="emit('record', 'CUT_PLANNED', { cutOn: layer.cutOn === day.on ? null : day.on })"
           >
             <span>{{ day.on === today ? 'Today' : day.weekday.slice(0, 3) }}</span>
-            <span class="text-sm font-normal">{{
-              day.on === best ? 'best' : day.willDo ? 'will do' : 'no'
-            }}</span>
+            <span class="text-sm font-normal">{{ dayWord(day) }}</span>
             <span class="sr-only">{{ dayText(day.on, today) }}. {{ day.said.join(' ') }}</span>
           </button>
         </div>

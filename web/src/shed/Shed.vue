@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useI18n } from 'vue-i18n'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, type Schemas } from '@/shared/api/client'
@@ -35,6 +36,7 @@ const groups = computed(() =>
     .filter((one) => one.layers.length || one.none),
 )
 const toCut = computed(() => (view.value?.layers ?? []).filter((one) => one.group === 'CUT').length)
+const { t } = useI18n()
 /** The best day of the place where most is cut. */
 const bestSaid = computed(() => {
   const counts = new Map<number, number>()
@@ -44,7 +46,9 @@ const bestSaid = computed(() => {
   const week = view.value?.weeks.find((one) => one.placeId === where)
   const best = week?.days.find((day) => day.rank === 1 && day.willDo)
   if (!week) return ''
-  if (!best) return `; no day of this week will do in ${week.place}`
+  const least = week?.days.find((day) => day.leastBad)
+  if (!best)
+    return `; ${t('shed.noneWillDo', { place: week.place, day: least?.weekday ?? '?' })} ${least?.said.join(' ') ?? ''}`
   return `; the best day in ${week.place} is ${best.on === view.value?.today ? 'today' : best.weekday}`
 })
 const days = (placeId: number) => view.value?.weeks.find((week) => week.placeId === placeId)?.days ?? []

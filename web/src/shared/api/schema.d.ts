@@ -1853,6 +1853,8 @@ export interface components {
         };
         Also: {
             code: string;
+            /** @enum {string} */
+            cover: "CLEAR" | "BLACK" | "FOIL" | "WHITE";
             sentence: string;
         };
         Amount: {
@@ -2080,7 +2082,7 @@ export interface components {
         };
         CheckView: {
             /** @enum {string} */
-            condition: "POTTED" | "IN_THE_OPEN" | "DAYS_IN_THE_OPEN" | "NOT_DROOPING" | "ROOTS_AT_EDGE" | "NEW_GROWTH" | "NO_PESTS" | "FROST_FREE_DAYS";
+            condition: "POTTED" | "IN_THE_OPEN" | "DAYS_IN_THE_OPEN" | "NOT_DROOPING" | "ROOTS_AT_EDGE" | "NEW_GROWTH" | "SPRING_IN_THE_GROUND" | "NO_PESTS" | "FROST_FREE_DAYS";
             passed: boolean;
             sentence: string;
         };
@@ -2177,9 +2179,10 @@ export interface components {
             speciesCode: string;
         };
         CoverView: {
-            covers: ("CLEAR" | "BLACK" | "FOIL" | "WHITE")[];
             /** @enum {string} */
-            reason: "BALL_TOO_HOT" | "ALGAE" | "SUN_OR_HEAT" | "LATE_IN_THE_SEASON" | "NO_NEED";
+            best: "CLEAR" | "BLACK" | "FOIL" | "WHITE";
+            /** @enum {string} */
+            reason: "BALL_TOO_HOT" | "ALGAE" | "WARMER" | "AS_GOOD";
             sentence: string;
             suits: boolean;
         };
@@ -2234,6 +2237,7 @@ export interface components {
         };
         DayToSever: {
             forecast: boolean;
+            leastBad: boolean;
             /** Format: double */
             maxC: number;
             /** Format: date */
@@ -3242,7 +3246,7 @@ export interface components {
         };
         Moved: {
             /** @enum {string|null} */
-            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | null;
+            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND" | null;
             /** Format: int64 */
             placeId?: number | null;
             /** @enum {string} */
@@ -3329,7 +3333,7 @@ export interface components {
             /** Format: date */
             from: string;
             /** @enum {string} */
-            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY";
+            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND";
             /** Format: date */
             mossUntil: string;
             mother: string;
@@ -3543,7 +3547,7 @@ export interface components {
         };
         PlantView: {
             /** @enum {string} */
-            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY";
+            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND";
             /** Format: date */
             mossSince: string;
             /** Format: date */
@@ -3569,7 +3573,7 @@ export interface components {
             ballMl: number;
             chosen: string;
             /** @enum {string} */
-            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY";
+            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND";
             /** Format: int32 */
             leaves: number;
             /** Format: double */
@@ -3589,7 +3593,7 @@ export interface components {
         Potted: {
             circlingTrimmed?: boolean | null;
             /** @enum {string|null} */
-            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | null;
+            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND" | null;
             /** @enum {string} */
             medium: "LIGHT_MIX" | "MOSS_STAGE" | "GROUND" | "GARDEN_SOIL" | "HEAVY_COMPOST" | "PEAT_AND_BARK";
             /** @enum {string|null} */

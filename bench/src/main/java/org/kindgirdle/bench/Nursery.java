@@ -115,6 +115,7 @@ final class Nursery {
                                 LocalDate.of(2026, 1, 1),
                                 LocalDate.of(2028, 12, 31))),
                 climate,
+                climate,
                 Seasons.expected(HouseRules.SHIPPED, climate, MEDLAR),
                 null);
     }

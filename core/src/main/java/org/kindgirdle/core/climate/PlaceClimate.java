@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -17,6 +19,8 @@ public final class PlaceClimate {
     private static final int DAYS_OF_YEAR = 366;
     private static final int COMMON_YEAR = 365;
     private static final double MOST_WIND_MS = 80;
+
+    private static final Rule HOT_ABOVE_NORMAL_C = Rule.of("climate.hot-above-normal");
 
     private final double latitude;
     // looked up a great many times for each layer: interpolated once
@@ -119,6 +123,16 @@ public final class PlaceClimate {
     /** The sun above the place on a day. */
     public Sun sunOn(LocalDate day) {
         return suns[day.getDayOfYear()];
+    }
+
+    /**
+     * From where on a day is hot here, C: what counts as hot anywhere, or well above what is usual for the day where that
+     * is more, so that a hot climate has its mild days too.
+     *
+     * @param anywhereC hot anywhere
+     */
+    public double hotAboveC(HouseRules rules, LocalDate day, double anywhereC) {
+        return Math.max(anywhereC, normalOn(day.getDayOfYear()).maxC() + rules.of(HOT_ABOVE_NORMAL_C));
     }
 
     /** The vapour pressure deficit of the place on a day, kPa. */

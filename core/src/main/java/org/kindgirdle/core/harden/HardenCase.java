@@ -13,17 +13,26 @@ import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.verdict.Fact;
 
 /** A plant on a day, with all that the rules of the ladder ask of it. */
-record HardenCase(
-        HouseRules rules,
-        PlantState plant,
-        PlaceClimate climate,
-        @Nullable DaysOfYear leafless,
-        LocalDate today) {
+record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDate today) {
 
     private static final Rule CALM_DAYS = Rule.of("harden.calm");
     private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
     private static final Rule AUTUMN_DROP_DAYS = Rule.of("harden.autumn-drop");
     private static final Rule TRAY_MOST_DAYS = Rule.of("tray.most");
+
+    /** How far ahead a frost of the forecast counts, days. */
+    private static final int FORECAST_DAYS = 14;
+
+    private static final double FREEZING_C = 0;
+    private static final Rule FROST_AHEAD_DAYS = Rule.of("harden.frost-ahead");
+
+    private PlaceClimate climate() {
+        return standing.climate();
+    }
+
+    private @Nullable DaysOfYear leafless() {
+        return standing.leafless();
+    }
 
     boolean hasWilted() {
         return plant.wiltsTwoDaysRunning();
@@ -36,7 +45,7 @@ record HardenCase(
     }
 
     boolean isLeafless() {
-        return leafless != null && leafless.includes(today);
+        return leafless() != null && leafless().includes(today);
     }
 
     LocalDate leafOut() {
@@ -52,7 +61,7 @@ record HardenCase(
     /** From when days on this rung count: those of dormancy do not, for the ladder begins with the leaves. */
     LocalDate since() {
         LocalDate since = plant.rungSince();
-        return leafless != null && leafless.includes(since) ? nextLeafOut(since) : since;
+        return leafless() != null && leafless().includes(since) ? nextLeafOut(since) : since;
     }
 
     int daysWanted() {
@@ -82,8 +91,8 @@ record HardenCase(
 
     /** Whether leaves fall on a day because it is their time. */
     private boolean isAutumn(LocalDate day) {
-        return leafless != null
-                && (leafless.includes(day) || leafless.includes(day.plusDays(rules.count(AUTUMN_DROP_DAYS))));
+        return leafless() != null
+                && (leafless().includes(day) || leafless().includes(day.plusDays(rules.count(AUTUMN_DROP_DAYS))));
     }
 
     /** The first day on which the next step up is to be looked at. */
@@ -94,18 +103,64 @@ record HardenCase(
     }
 
     double hottestC() {
-        return Math.max(climate.on(today).maxC(), climate.on(today.plusDays(1)).maxC());
+        return Math.max(
+                climate().on(today).maxC(), climate().on(today.plusDays(1)).maxC());
     }
 
     boolean isHot() {
-        return hottestC() > HardenRules.hotC(rules);
+        return isHot(today) || isHot(today.plusDays(1));
+    }
+
+    private boolean isHot(LocalDate day) {
+        return climate().on(day).maxC() > climate().hotAboveC(rules, day, HardenRules.hotC(rules));
+    }
+
+    /** Whether the nights of the next rung are about to freeze: then the winter's care leads, and nothing moves up. */
+    boolean isFrostOnNextRung() {
+        return plant.up(rules)
+                .map(rung -> {
+                    PlaceClimate air = standing.on(rung);
+                    boolean season = air.frosts()
+                            .map(frosts -> frosts.daysToFrost(today) < rules.count(FROST_AHEAD_DAYS))
+                            .orElse(false);
+                    return season || isFrostForecast(air);
+                })
+                .orElse(false);
+    }
+
+    private boolean isFrostForecast(PlaceClimate air) {
+        for (int ahead = 0; ahead < FORECAST_DAYS; ahead++) {
+            LocalDate day = today.plusDays(ahead);
+            if (!air.isNormal(day) && air.on(day).minC() < FREEZING_C) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Days to the early first frost in the air of the next rung; null where none comes. */
+    @Nullable
+    Integer daysToFrostUp() {
+        return plant.up(rules)
+                .flatMap(rung -> standing.on(rung).frosts())
+                .map(frosts -> frosts.daysToFrost(today))
+                .orElse(null);
+    }
+
+    /** What was planted into the ground stays until it has grown in the spring after. */
+    boolean waitsForSpring() {
+        return plant.ladder() == Ladder.GROUND && today.isBefore(standing.nextSpring(plant.severedOn()));
+    }
+
+    boolean lacksRootsAtEdge() {
+        return plant.ladder() != Ladder.GROUND && !plant.everShowed(PlantSign.ROOTS_AT_EDGE);
     }
 
     /** The windier of today and tomorrow, m/s; null where neither is known. */
     @Nullable
     Double windiestMs() {
-        Double here = climate.windMsOn(today).orElse(null);
-        Double next = climate.windMsOn(today.plusDays(1)).orElse(null);
+        Double here = climate().windMsOn(today).orElse(null);
+        Double next = climate().windMsOn(today.plusDays(1)).orElse(null);
         return here == null ? next : next == null ? here : Double.valueOf(Math.max(here, next));
     }
 
@@ -115,7 +170,7 @@ record HardenCase(
     }
 
     Optional<Integer> daysToFrost() {
-        return climate.frosts().map(frosts -> frosts.daysToFrost(today));
+        return climate().frosts().map(frosts -> frosts.daysToFrost(today));
     }
 
     boolean isFrostNear() {
@@ -140,6 +195,10 @@ record HardenCase(
                     case DAYS_CALM -> plant.lastDroop() == null ? null : days(plant.lastDroop());
                     case CALM_DAYS_WANTED -> rules.count(CALM_DAYS);
                     case HOTTEST_C -> hottestC();
+                    case HOT_ABOVE_C -> climate().hotAboveC(rules, today, HardenRules.hotC(rules));
+                    case FROST_UP_DAYS -> daysToFrostUp();
+                    case GROWS_AGAIN_ON ->
+                        plant.ladder() == Ladder.GROUND ? standing.nextSpring(plant.severedOn()) : null;
                     case WINDIEST_MS -> windiestMs();
                     case ROOTS_SEEN -> plant.everShowed(PlantSign.ROOTS_AT_EDGE);
                     case GROWTH_SEEN -> plant.everShowed(PlantSign.NEW_GROWTH);
@@ -152,10 +211,12 @@ record HardenCase(
     }
 
     private LocalDate nextLeafOut(LocalDate day) {
-        if (leafless == null) {
+        if (leafless() == null) {
             return day;
         }
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), leafless.to());
-        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, leafless.to()) : thisYear;
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), leafless().to());
+        return thisYear.isBefore(day)
+                ? LocalDate.ofYearDay(day.getYear() + 1, leafless().to())
+                : thisYear;
     }
 }

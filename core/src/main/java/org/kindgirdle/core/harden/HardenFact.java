@@ -18,10 +18,15 @@ public enum HardenFact implements FactName {
     DAYS_CALM(Source.LOOK),
     CALM_DAYS_WANTED(Source.HOUSE),
     HOTTEST_C(Source.FORECAST),
+    HOT_ABOVE_C(Source.CLIMATE),
     WINDIEST_MS(Source.FORECAST),
     ROOTS_SEEN(Source.LOOK),
     GROWTH_SEEN(Source.LOOK),
-    DAYS_TO_FROST(Source.CLIMATE);
+    DAYS_TO_FROST(Source.CLIMATE),
+    /** in the air of the next rung */
+    FROST_UP_DAYS(Source.CLIMATE),
+    /** the day on which what was planted into the ground grows again */
+    GROWS_AGAIN_ON(Source.CLIMATE);
 
     private final Source source;
 

@@ -40,11 +40,15 @@ public enum HardenRule {
             one -> one.today().isBefore(one.keptLeafFrom()),
             HardenFact.LAST_LEAF_DROP,
             HardenFact.CALM_DAYS_WANTED),
-    COOL_DAY(For.STEP_UP, HardenCase::isHot, HardenFact.HOTTEST_C),
+    COOL_DAY(For.STEP_UP, HardenCase::isHot, HardenFact.HOTTEST_C, HardenFact.HOT_ABOVE_C),
     CALM_AIR(For.STEP_UP, HardenCase::isWindy, HardenFact.WINDIEST_MS),
-    ROOTS_AT_EDGE(For.RELEASE, one -> !one.plant().everShowed(PlantSign.ROOTS_AT_EDGE), HardenFact.ROOTS_SEEN),
+    /** The nights of the next rung are about to freeze. */
+    FREE_OF_FROST(For.STEP_UP, HardenCase::isFrostOnNextRung, HardenFact.RUNG, HardenFact.FROST_UP_DAYS),
+    ROOTS_AT_EDGE(For.RELEASE, HardenCase::lacksRootsAtEdge, HardenFact.LADDER, HardenFact.ROOTS_SEEN),
     NEW_GROWTH(For.RELEASE, one -> !one.plant().everShowed(PlantSign.NEW_GROWTH), HardenFact.GROWTH_SEEN),
     NO_PESTS(For.RELEASE, one -> one.plant().showsNow(PlantSign.PESTS), HardenFact.SIGNS),
+    /** What stands in the ground is released where it is, when it has grown in the next spring. */
+    SPRING_IN_THE_GROUND(For.RELEASE, HardenCase::waitsForSpring, HardenFact.LADDER, HardenFact.GROWS_AGAIN_ON),
     FROST_FREE_DAYS(For.RELEASE, HardenCase::isFrostNear, HardenFact.DAYS_TO_FROST);
 
     /** What a rule can stand in the way of. */
@@ -76,16 +80,20 @@ public enum HardenRule {
     }
 
     /** Whether it can stand in the way of what comes next from this rung. */
-    private boolean isAsked(Rung rung) {
+    private boolean isAsked(HardenCase one) {
+        if (this == SPRING_IN_THE_GROUND && one.plant().ladder() != Ladder.GROUND) {
+            return false;
+        }
+        boolean up = one.plant().up(one.rules()).isPresent();
         return switch (purpose) {
             case ALWAYS, ANY_MOVE -> true;
-            case STEP_UP -> rung.up().isPresent();
-            case RELEASE -> rung.up().isEmpty();
+            case STEP_UP -> up;
+            case RELEASE -> !up;
         };
     }
 
     Verdict.Entry<HardenRule> entry(HardenCase one, boolean decided) {
-        if (decided || !isAsked(one.plant().rung())) {
+        if (decided || !isAsked(one)) {
             return new Verdict.Entry<>(this, Verdict.Outcome.NOT_EVALUATED, List.of());
         }
         return new Verdict.Entry<>(

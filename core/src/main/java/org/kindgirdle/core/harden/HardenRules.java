@@ -7,8 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.climate.PlaceClimate;
-import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.verdict.Verdict;
@@ -25,10 +23,9 @@ public final class HardenRules {
 
     private HardenRules() {}
 
-    /** @param leafless days of the year without leaves; null if it keeps them */
-    public static HardenVerdict decide(
-            HouseRules rules, PlantState plant, PlaceClimate climate, @Nullable DaysOfYear leafless, LocalDate today) {
-        HardenCase one = new HardenCase(rules, plant, climate, leafless, today);
+    /** What to do with a plant on a day. */
+    public static HardenVerdict decide(HouseRules rules, PlantState plant, Standing standing, LocalDate today) {
+        HardenCase one = new HardenCase(rules, plant, standing, today);
         List<Verdict.Entry<HardenRule>> entries = new ArrayList<>();
         HardenRule decidedBy = null;
         Set<HardenRule> inTheWay = EnumSet.noneOf(HardenRule.class);
@@ -46,7 +43,7 @@ public final class HardenRules {
 
     private static HardenVerdict alone(HardenCase one, HardenRule rule, List<Verdict.Entry<HardenRule>> entries) {
         PlantState plant = one.plant();
-        Optional<Rung> down = plant.rung().down();
+        Optional<Rung> down = plant.down(one.rules());
         return switch (rule) {
             case NOT_POTTED -> verdict(PlantStep.POT_UP, rule, entries, null, plant.severedOn());
             case MOULD, WILTED_TWO_DAYS -> verdict(PlantStep.OPEN_AND_LOOK, rule, entries, null, one.today());
@@ -65,7 +62,7 @@ public final class HardenRules {
     private static HardenVerdict onLadder(
             HardenCase one, Set<HardenRule> inTheWay, List<Verdict.Entry<HardenRule>> entries) {
         HardenRule first = inTheWay.isEmpty() ? null : inTheWay.iterator().next();
-        Optional<Rung> up = one.plant().rung().up();
+        Optional<Rung> up = one.plant().up(one.rules());
         PlantStep step = up.isPresent()
                 ? inTheWay.isEmpty() ? PlantStep.STEP_UP : PlantStep.STAY
                 : inTheWay.isEmpty()
@@ -93,17 +90,12 @@ public final class HardenRules {
      * @return empty if it stays the same for more than a year
      */
     public static Optional<Coming> comes(
-            HouseRules rules,
-            PlantState plant,
-            PlaceClimate climate,
-            @Nullable DaysOfYear leafless,
-            LocalDate today,
-            Set<PlantSign> supposing) {
-        PlantStep now = decide(rules, plant, climate, leafless, today).step();
+            HouseRules rules, PlantState plant, Standing standing, LocalDate today, Set<PlantSign> supposing) {
+        PlantStep now = decide(rules, plant, standing, today).step();
         PlantState then = supposing.isEmpty() ? plant : plant.plus(new PlantState.Seen(today, supposing));
         for (int ahead = supposing.isEmpty() ? 1 : 0; ahead <= COMING_DAYS; ahead++) {
             LocalDate day = today.plusDays(ahead);
-            HardenVerdict verdict = decide(rules, then, climate, leafless, day);
+            HardenVerdict verdict = decide(rules, then, standing, day);
             if (verdict.step() != now) {
                 return Optional.of(new Coming(day, verdict));
             }

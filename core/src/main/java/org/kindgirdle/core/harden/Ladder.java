@@ -15,7 +15,9 @@ public enum Ladder {
     /** severed leafless: frost-free and barely moist till bud break, then as in leaf */
     DORMANT,
     /** pure moss in a tray of water, moved on when it is full */
-    MOSS_TRAY;
+    MOSS_TRAY,
+    /** straight into the ground: shade cloth or fleece over it for a while, and released there when it has grown */
+    GROUND;
 
     private final Map<Rung, Rule> days = new EnumMap<>(Rung.class);
 

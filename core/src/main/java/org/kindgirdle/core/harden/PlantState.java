@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.house.HouseRules;
 
 /**
  * Where a severed layer stands.
@@ -44,6 +45,29 @@ public record PlantState(
 
     public PlantState {
         seen = List.copyOf(seen);
+    }
+
+    /** The next rung that its ladder has; empty on the last. */
+    public Optional<Rung> up(HouseRules rules) {
+        Optional<Rung> next = rung.up();
+        while (next.isPresent() && isLeftOut(next.get(), rules)) {
+            next = next.get().up();
+        }
+        return next;
+    }
+
+    /** The rung before it on its ladder; empty on the first. */
+    Optional<Rung> down(HouseRules rules) {
+        Optional<Rung> next = rung.down();
+        while (next.isPresent() && ladder == Ladder.GROUND && isLeftOut(next.get(), rules)) {
+            next = next.get().down();
+        }
+        return next;
+    }
+
+    /** In the ground nothing is moved: there is the shade cloth, and then there is none. */
+    private boolean isLeftOut(Rung one, HouseRules rules) {
+        return ladder == Ladder.GROUND && one != Rung.OPEN && ladder.days(rules, one) == 0;
     }
 
     /** As it would be with one more observation. */

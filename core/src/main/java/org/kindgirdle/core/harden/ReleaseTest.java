@@ -4,9 +4,6 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.climate.PlaceClimate;
-import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 
@@ -30,8 +27,11 @@ public record ReleaseTest(List<Check> checks) {
         /** figure: days in the open so far; wanted: days */
         DAYS_IN_THE_OPEN,
         NOT_DROOPING,
+        /** for what stands in a pot */
         ROOTS_AT_EDGE,
         NEW_GROWTH,
+        /** for what stands in the ground: it has grown in the spring after it was planted */
+        SPRING_IN_THE_GROUND,
         NO_PESTS,
         /** figure: days to the early first frost; wanted: days */
         FROST_FREE_DAYS
@@ -47,12 +47,9 @@ public record ReleaseTest(List<Check> checks) {
 
     /**
      * On a day. It asks what the rules of the ladder ask, and of a plant on any rung.
-     *
-     * @param leafless days of the year without leaves; null if it keeps them
      */
-    public static ReleaseTest of(
-            HouseRules rules, PlantState plant, PlaceClimate climate, @Nullable DaysOfYear leafless, LocalDate today) {
-        HardenCase one = new HardenCase(rules, plant, climate, leafless, today);
+    public static ReleaseTest of(HouseRules rules, PlantState plant, Standing standing, LocalDate today) {
+        HardenCase one = new HardenCase(rules, plant, standing, today);
         List<Check> checks = new ArrayList<>();
         boolean open = plant.rung() == Rung.OPEN;
         int wantedDays = plant.ladder().days(rules, Rung.OPEN);
@@ -67,8 +64,14 @@ public record ReleaseTest(List<Check> checks) {
                         && !HardenRule.MOULD.stops(one)
                         && !HardenRule.CALM_DAYS.stops(one)
                         && !HardenRule.LEAF_DROP.stops(one)));
-        checks.add(simple(Condition.ROOTS_AT_EDGE, !HardenRule.ROOTS_AT_EDGE.stops(one)));
+        boolean inGround = plant.ladder() == Ladder.GROUND;
+        if (!inGround) {
+            checks.add(simple(Condition.ROOTS_AT_EDGE, !HardenRule.ROOTS_AT_EDGE.stops(one)));
+        }
         checks.add(simple(Condition.NEW_GROWTH, !HardenRule.NEW_GROWTH.stops(one)));
+        if (inGround) {
+            checks.add(simple(Condition.SPRING_IN_THE_GROUND, !HardenRule.SPRING_IN_THE_GROUND.stops(one)));
+        }
         checks.add(simple(Condition.NO_PESTS, !HardenRule.NO_PESTS.stops(one)));
         checks.add(new Check(
                 Condition.FROST_FREE_DAYS,

@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,6 +22,9 @@ public final class HouseRules {
     public static final HouseRules SHIPPED =
             new HouseRules(Rule.all().stream().mapToDouble(Rule::shipped).toArray());
 
+    /** Figures that no rule turns on any more: what a nursery of before had set them to is let go of. */
+    private static final Set<String> RETIRED = Set.of("job.decision-holds", "cover.hot-day", "cover.late");
+
     private final double[] values;
     private final int hash;
 
@@ -32,13 +36,16 @@ public final class HouseRules {
     /**
      * The shipped rules with some figures replaced.
      *
-     * @param values by code; a code that is not there keeps what is shipped
+     * @param values by code; a code that is not there keeps what is shipped, and one that earlier versions had is let go
      * @throws IllegalArgumentException if a code is unknown, a value is outside its range, or two values that belong
      *     together are the wrong way round
      */
     public static HouseRules of(Map<String, Double> values) {
         double[] all = SHIPPED.values.clone();
         values.forEach((code, value) -> {
+            if (RETIRED.contains(code)) {
+                return;
+            }
             Rule rule = Rule.of(code);
             all[rule.index()] = rule.check(value);
         });

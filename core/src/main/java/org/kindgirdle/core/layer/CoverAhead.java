@@ -1,24 +1,22 @@
 package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import org.kindgirdle.core.climate.Cover;
-import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.set.CoverAdvice;
 
 /**
- * Which covers suit a place in the weeks from a day on.
+ * Which cover suits a ball at a place in the days from a day on.
  *
  * @param from first day looked at
  * @param to last
- * @param hottestBallC under the cover that is planned
- * @param hottestDayC of the air
  * @param advice what follows
  */
-public record CoverAhead(LocalDate from, LocalDate to, double hottestBallC, double hottestDayC, CoverAdvice advice) {
+public record CoverAhead(LocalDate from, LocalDate to, CoverAdvice advice) {
 
     private static final Rule AHEAD_DAYS = Rule.of("cover.ahead");
-    private static final Rule LATE_DAYS = Rule.of("cover.late");
 
     /**
      * By measured days, the forecast and the normals, as far as each goes.
@@ -28,28 +26,25 @@ public record CoverAhead(LocalDate from, LocalDate to, double hottestBallC, doub
      * @param algae seen in the ball
      */
     public static CoverAhead of(LayerContext context, Cover planned, LocalDate from, boolean algae) {
-        HouseRules rules = context.rules();
-        LocalDate to = from.plusDays(rules.count(AHEAD_DAYS));
-        double hottestBall = context.sums().apply(planned).hottestC(from, to);
-        double hottestDay = from.datesUntil(to.plusDays(1))
-                .mapToDouble(day -> context.climate().on(day).maxC())
-                .max()
-                .orElseThrow();
-        boolean late = isGrowing(context, from) && !isGrowing(context, from.plusDays(rules.count(LATE_DAYS)));
+        LocalDate to = from.plusDays(context.rules().count(AHEAD_DAYS));
         return new CoverAhead(
                 from,
                 to,
-                hottestBall,
-                hottestDay,
-                CoverAdvice.of(rules, context.exposure(), hottestBall, hottestDay, late, algae));
+                CoverAdvice.of(
+                        context.rules(),
+                        planned,
+                        Arrays.stream(Cover.values())
+                                .map(cover -> under(context.sums().apply(cover), cover, from, to))
+                                .toList(),
+                        algae));
     }
 
-    private static boolean isGrowing(LayerContext context, LocalDate day) {
-        return context.seasons().isGrowing(day);
+    private static CoverAdvice.Under under(ThermalSums sums, Cover cover, LocalDate from, LocalDate to) {
+        return new CoverAdvice.Under(cover, sums.between(from, to), sums.hottestC(from, to));
     }
 
-    /** Whether the planned cover is one of those that suit. */
-    public boolean suits(Cover planned) {
-        return advice.covers().contains(planned);
+    /** Whether the planned cover may stay. */
+    public boolean suits() {
+        return !advice.worthChanging();
     }
 }

@@ -10,6 +10,7 @@ import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.growth.Hardiness;
 import org.kindgirdle.core.growth.LookNoise;
+import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.RecipeFactors;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
@@ -18,6 +19,7 @@ import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.StageSeen;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
+import org.kindgirdle.core.harden.Standing;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.learn.Odds;
 import org.kindgirdle.core.learn.Share;
@@ -37,6 +39,7 @@ import org.kindgirdle.core.set.Wood;
  * @param coverAtHand whether the nursery has a frost-free place
  * @param sums the shared thermal sums of this place and species under a cover
  * @param plantClimate of the place where it stands once it is severed
+ * @param openAir of the nursery outside all its places
  * @param seasons of the species at the place
  * @param kept the time to a full ball as it was last worked out for this layer; null if it never was
  */
@@ -52,6 +55,7 @@ public record LayerContext(
         boolean coverAtHand,
         Function<Cover, ThermalSums> sums,
         PlaceClimate plantClimate,
+        PlaceClimate openAir,
         Seasons seasons,
         @Nullable TimeToReady kept) {
 
@@ -71,6 +75,7 @@ public record LayerContext(
                 coverAtHand,
                 sums,
                 other,
+                openAir,
                 seasons,
                 kept);
     }
@@ -89,6 +94,7 @@ public record LayerContext(
                 coverAtHand,
                 sums,
                 plantClimate,
+                openAir,
                 seasons,
                 ready);
     }
@@ -96,6 +102,15 @@ public record LayerContext(
     /** Days of the year without leaves where it grew up; null if it keeps them. */
     public @Nullable DaysOfYear leafless() {
         return seasons.leafless();
+    }
+
+    /** Where it stands once it is severed. Its leaves keep to the seasons that it grew up in. */
+    public Standing standing() {
+        return new Standing(
+                plantClimate,
+                openAir,
+                seasons.leafless(),
+                Phenology.growthBegins(rules, climate, species).orElse(null));
     }
 
     /** Whether it is without leaves on a day. */

@@ -4,13 +4,18 @@ import java.time.LocalDate;
 import java.util.Optional;
 import java.util.function.Function;
 import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.PlantStep;
+import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 
 /** When the next step of a young plant falls due. */
 final class PlantJobs {
+
+    /** Days after planting on which droop is looked for. */
+    private static final int[] LOOKS_IN_GROUND = {1, 3, 7};
 
     private static final Rule WATCH_DAYS = Rule.of("job.plant-watch");
     private static final Rule MAY_WAIT_DAYS = Rule.of("job.plant-may-wait");
@@ -42,6 +47,18 @@ final class PlantJobs {
         return since;
     }
 
+    /** What was planted into the ground is looked at for droop on set days after it; then as others are. */
+    private static Job afterPlanting(LocalDate planted, LocalDate seen, LocalDate today) {
+        for (int days : LOOKS_IN_GROUND) {
+            LocalDate day = planted.plusDays(days);
+            if (seen.isBefore(day)) {
+                return new Job(Job.LOOK, day, day);
+            }
+        }
+        LocalDate next = (seen.isAfter(planted) ? seen : planted).plusDays(LOOKS_IN_GROUND[LOOKS_IN_GROUND.length - 1]);
+        return new Job(Job.LOOK, next, next.isBefore(today) ? next : next.plusDays(2));
+    }
+
     /** @param stepOn what was to be done on another day, by what is known of the plant today */
     static Job of(
             HouseRules rules,
@@ -61,6 +78,9 @@ final class PlantJobs {
                 LocalDate seen = plant.seen().isEmpty()
                         ? plant.rungSince()
                         : plant.seen().get(plant.seen().size() - 1).on();
+                if (plant.ladder() == Ladder.GROUND && plant.rung() != Rung.OPEN) {
+                    yield afterPlanting(plant.rungSince(), seen, today);
+                }
                 LocalDate since = seen.isAfter(plant.rungSince()) ? seen : plant.rungSince();
                 int watch = rules.count(WATCH_DAYS);
                 yield new Job(Job.LOOK, since.plusDays(watch), since.plusDays(2L * watch));

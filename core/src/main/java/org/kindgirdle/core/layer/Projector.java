@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
-import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.growth.RecipeFactors;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.SpeciesProfile;
@@ -18,6 +17,7 @@ import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.harden.HardenRules;
 import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.harden.Standing;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.AlsoDo;
@@ -50,7 +50,6 @@ public final class Projector {
     private final RecipeFactors factors;
     private final RingAndBall ball;
     private final BranchLoad load;
-    private final @Nullable DaysOfYear leafless;
 
     private Projector(LayerState state, LayerContext context, LocalDate today) {
         this.state = state;
@@ -72,7 +71,6 @@ public final class Projector {
                 // what the ground or a bench carries bends nothing
                 context.recipe().method().hangs() ? set.leanDeg() : 0,
                 set.wood());
-        this.leafless = context.leafless();
     }
 
     /**
@@ -127,15 +125,14 @@ public final class Projector {
         if (state.plant() == null || !state.phase().isLive()) {
             return new LayerProjection(state, ball, load, factors, null, null, null, Set.of(), List.of());
         }
-        // its leaves keep to the seasons that it grew up in: a warm place does not give them back
-        HardenVerdict hardening = HardenRules.decide(rules, state.plant(), context.plantClimate(), leafless, today);
+        Standing standing = context.standing();
+        HardenVerdict hardening = HardenRules.decide(rules, state.plant(), standing, today);
         List<Job> jobs = new ArrayList<>(List.of(PlantJobs.of(
                 rules,
                 hardening,
                 state.plant(),
                 today,
-                day -> HardenRules.decide(rules, state.plant(), context.plantClimate(), leafless, day)
-                        .step())));
+                day -> HardenRules.decide(rules, state.plant(), standing, day).step())));
         // what is cut off when it is set leaves its stub to the pruning of the mother
         if (context.recipe().method().staysOnMother()) {
             PlantJobs.forMother(rules, state, state.plant()).ifPresent(jobs::add);
@@ -213,9 +210,13 @@ public final class Projector {
         Set<AlsoDo> all = EnumSet.noneOf(AlsoDo.class);
         addIf(all, AlsoDo.VENT, state.conditions().contains(Condition.WET));
         addIf(all, AlsoDo.TREAT_PESTS, state.conditions().contains(Condition.PESTS));
-        addIf(all, AlsoDo.COVER, state.conditions().contains(Condition.ALGAE));
         addIf(all, AlsoDo.LOOSEN_TIE, state.conditions().contains(Condition.CONSTRICTED));
-        addIf(all, AlsoDo.COVER_NOW, context.recipe().method().hangs() && cover != Cover.FOIL && isTooHot(cover));
+        if (context.recipe().method().hangs()) {
+            boolean cooks = cover != Cover.FOIL && isTooHot(cover);
+            addIf(all, AlsoDo.COVER_NOW, cooks);
+            // foil keeps off the light as well: one cover is asked for, not two
+            addIf(all, AlsoDo.COVER, !cooks && state.conditions().contains(Condition.ALGAE));
+        }
         boolean full = state.stage().isAtLeast(RootStage.FILLED);
         addIf(all, AlsoDo.RELIEVE, full && state.conditions().contains(Condition.TOP_WILTED));
         addIf(all, AlsoDo.SOAK, full && state.conditions().contains(Condition.DRY) && step.isSevering());

@@ -15,6 +15,7 @@ import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.pot.FirstMedium;
+import org.kindgirdle.core.sever.Shelter;
 
 /** Plays the journal of one layer from its first record to its last. */
 public final class Replay {
@@ -142,7 +143,7 @@ public final class Replay {
             phase = LayerPhase.SEVERED;
             severedOn = on;
             cutPlannedOn = null;
-            rung = Rung.TENT;
+            rung = rungIn(severed.shelter());
             rungSince = on;
         } else if (what instanceof LayerRecord.Potted potted) {
             pot(on, potted);
@@ -208,12 +209,29 @@ public final class Replay {
         return phase == LayerPhase.ON_MOTHER ? null : LayerState.Reason.NO_LONGER_ON_MOTHER;
     }
 
+    /** Where it really went is where the ladder takes it up; into a tent, where nobody said. */
+    private static Rung rungIn(@Nullable Shelter shelter) {
+        if (shelter == null) {
+            return Rung.TENT;
+        }
+        return switch (shelter) {
+            case MIST_TENT -> Rung.TENT;
+            case TUNNEL_SHADE, OPEN_SHADE -> Rung.SHADE;
+            case OPEN_SUN -> Rung.OPEN;
+        };
+    }
+
     private void pot(LocalDate on, LayerRecord.Potted potted) {
         boolean inMoss = potted.medium() == FirstMedium.MOSS_STAGE;
         if (potted.ladder() != null) {
             ladder = potted.ladder();
         } else if (phase == LayerPhase.SEVERED) {
             ladder = inMoss ? Ladder.MOSS_TRAY : Ladder.IN_LEAF;
+        }
+        if (potted.medium() == FirstMedium.GROUND && potted.ladder() == null) {
+            ladder = Ladder.GROUND;
+            rung = rung == Rung.OPEN ? Rung.OPEN : Rung.SHADE;
+            rungSince = on;
         }
         mossSince = inMoss ? on : null;
         placeId = potted.placeId() == null ? placeId : potted.placeId();

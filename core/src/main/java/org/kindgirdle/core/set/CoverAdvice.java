@@ -1,66 +1,106 @@
 package org.kindgirdle.core.set;
 
-import java.util.Set;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
 import org.kindgirdle.core.climate.Cover;
-import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.units.Require;
 
 /**
- * Which covers suit a place in the weeks that come, with the reason.
+ * Which cover suits a ball in the days that come: the one under which it gains most thermal days without cooking, and
+ * foil where it would cook under all of them or where none gains more. It is one answer, so that two pieces of advice on
+ * one layer never contradict each other.
  *
  * @param reason why
- * @param covers that suit, any of them
+ * @param best the cover that suits
+ * @param worthChanging whether the planned one is to give way to it
+ * @param under what a ball comes to under each cover, in the order of {@link Cover}
  */
-public record CoverAdvice(Reason reason, Set<Cover> covers) {
+public record CoverAdvice(Reason reason, Cover best, boolean worthChanging, List<Under> under) {
 
-    private static final Rule HOT_DAY_C = Rule.of("cover.hot-day");
     private static final Rule HOT_BALL_C = Rule.of("cover.hot-ball");
+    private static final Rule WORTH = Rule.of("cover.worth");
 
-    /** Why these covers. */
+    /** Thermal days that differ by less than this are the same. */
+    private static final double SAME = 1e-6;
+
+    /** Why this cover. */
     public enum Reason {
+        /** the planned one cooks the ball */
         BALL_TOO_HOT,
+        /** algae want the light kept off */
         ALGAE,
-        SUN_OR_HEAT,
-        LATE_IN_THE_SEASON,
-        NO_NEED
-    }
-
-    public CoverAdvice {
-        covers = Set.copyOf(covers);
+        /** another warms it more, by enough to be worth a change */
+        WARMER,
+        /** the planned one is as good, or nearly */
+        AS_GOOD
     }
 
     /**
-     * The first that applies: a ball too hot, algae, sun or heat, late in the season, no need.
+     * What a ball comes to under a cover.
      *
-     * @param hottestBallC forecast under the present or planned cover, -60 to 90 C
-     * @param hottestDayC forecast highest air temperature, -60 to 60 C
-     * @param lateInSeason too cool for roots without the sun's help
-     * @param algae seen in the ball
+     * @param thermalDays that it gains in the days that come, 0 to 1e4
+     * @param hottestC that it gets, -60 to 90 C
      */
-    public static CoverAdvice of(
-            HouseRules rules,
-            Exposure exposure,
-            double hottestBallC,
-            double hottestDayC,
-            boolean lateInSeason,
-            boolean algae) {
-        Require.within("hottestBallC", hottestBallC, -60, 90);
-        Require.within("hottestDayC", hottestDayC, -60, 60);
-        if (isTooHot(rules, hottestBallC)) {
-            return new CoverAdvice(Reason.BALL_TOO_HOT, Set.of(Cover.FOIL));
+    public record Under(Cover cover, double thermalDays, double hottestC) {
+
+        private static final double MOST_THERMAL_DAYS = 1e4;
+
+        public Under {
+            Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
+            Require.within("hottestC", hottestC, -60, 90);
+        }
+    }
+
+    public CoverAdvice {
+        under = List.copyOf(under);
+    }
+
+    /**
+     * @param planned the cover that is to be judged
+     * @param under each cover once
+     * @param algae seen in the ball: then only what keeps the light off will do
+     */
+    public static CoverAdvice of(HouseRules rules, Cover planned, List<Under> under, boolean algae) {
+        Under now = of(planned, under);
+        Cover best = best(rules, under.stream().filter(one -> !algae || keepsLightOff(one.cover())));
+        if (isTooHot(rules, now.hottestC())) {
+            return new CoverAdvice(Reason.BALL_TOO_HOT, best, best != planned, under);
         }
         if (algae) {
-            return new CoverAdvice(Reason.ALGAE, Set.of(Cover.BLACK, Cover.FOIL));
+            return new CoverAdvice(Reason.ALGAE, best, !keepsLightOff(planned), under);
         }
-        if (!lateInSeason && exposure != Exposure.SHADE || hottestDayC > rules.of(HOT_DAY_C)) {
-            return new CoverAdvice(Reason.SUN_OR_HEAT, Set.of(Cover.FOIL, Cover.WHITE));
-        }
-        if (lateInSeason) {
-            return new CoverAdvice(Reason.LATE_IN_THE_SEASON, Set.of(Cover.CLEAR, Cover.BLACK));
-        }
-        return new CoverAdvice(Reason.NO_NEED, Set.of(Cover.values()));
+        boolean worth = of(best, under).thermalDays() >= rules.of(WORTH) * now.thermalDays()
+                && of(best, under).thermalDays() > now.thermalDays() + SAME;
+        return new CoverAdvice(worth ? Reason.WARMER : Reason.AS_GOOD, best, worth, under);
+    }
+
+    private static boolean keepsLightOff(Cover cover) {
+        return cover == Cover.FOIL || cover == Cover.BLACK;
+    }
+
+    private static Cover best(HouseRules rules, Stream<Under> under) {
+        List<Under> cool = under.filter(one -> !isTooHot(rules, one.hottestC())).toList();
+        double most = cool.stream().mapToDouble(Under::thermalDays).max().orElse(0);
+        return cool.stream()
+                .filter(one -> one.thermalDays() >= most - SAME)
+                .map(Under::cover)
+                .min(Comparator.comparing((Cover one) -> one != Cover.FOIL))
+                .orElse(Cover.FOIL);
+    }
+
+    private static Under of(Cover cover, List<Under> under) {
+        return under.stream()
+                .filter(one -> one.cover() == cover)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("nothing is known of a ball under " + cover));
+    }
+
+    /** What a ball comes to under a cover. */
+    public Under under(Cover cover) {
+        return of(cover, under);
     }
 
     /**

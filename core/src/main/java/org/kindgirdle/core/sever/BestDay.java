@@ -10,13 +10,12 @@ import org.kindgirdle.core.house.Rule;
 
 /**
  * The days of the forecast, the best one for severing first, each with why it is not the best: the lowest vapour
- * pressure deficit among days that are neither hot nor windy.
+ * pressure deficit among days that are neither hot nor windy nor begin with frost.
  *
- * @param ranked best first; days that will not do come last, in the same order among themselves
+ * @param ranked best first; days that will not do come last, those with the fewest objections first, a frozen ball last
  */
 public record BestDay(List<Ranked> ranked) {
 
-    private static final Rule HOT_C = Rule.of("sever.hot");
     private static final Rule WINDY_MS = Rule.of("sever.windy");
     private static final Rule DAYS = Rule.of("sever.days");
 
@@ -28,6 +27,8 @@ public record BestDay(List<Ranked> ranked) {
     public enum Against {
         HOT,
         WINDY,
+        /** a frozen ball can't be cut */
+        FREEZING,
         /** it would do, but another is damper */
         DRIER_THAN_THE_BEST
     }
@@ -45,9 +46,15 @@ public record BestDay(List<Ranked> ranked) {
             against = List.copyOf(against);
         }
 
-        /** Whether a layer may be severed on it: it is neither hot nor windy. */
+        /** Whether a layer may be severed on it. */
         public boolean willDo() {
-            return !against.contains(Against.HOT) && !against.contains(Against.WINDY);
+            return objections() == 0;
+        }
+
+        private long objections() {
+            return against.stream()
+                    .filter(one -> one != Against.DRIER_THAN_THE_BEST)
+                    .count();
         }
     }
 
@@ -71,7 +78,8 @@ public record BestDay(List<Ranked> ranked) {
             Double more = best.map(one -> day.vpdKpa() - one.vpdKpa()).orElse(null);
             ranked.add(new Ranked(day, against, more));
         }
-        ranked.sort(Comparator.comparing((Ranked one) -> !one.willDo())
+        ranked.sort(Comparator.comparing((Ranked one) -> one.against().contains(Against.FREEZING))
+                .thenComparingLong(Ranked::objections)
                 .thenComparingDouble(one -> one.day().vpdKpa())
                 .thenComparing(one -> one.day().on()));
         return new BestDay(ranked);
@@ -82,13 +90,21 @@ public record BestDay(List<Ranked> ranked) {
         return ranked.stream().filter(Ranked::willDo).map(Ranked::day).findFirst();
     }
 
+    /** Where none will do, the one with the least against it; empty where one will do, and of no days. */
+    public Optional<Ranked> leastBad() {
+        return best().isPresent() ? Optional.empty() : ranked.stream().findFirst();
+    }
+
     private static List<Against> objections(HouseRules rules, DayAhead day) {
         List<Against> against = new ArrayList<>();
-        if (day.maxC() >= rules.of(HOT_C)) {
+        if (day.maxC() > day.hotAboveC()) {
             against.add(Against.HOT);
         }
         if (day.windMs() != null && day.windMs() > rules.of(WINDY_MS)) {
             against.add(Against.WINDY);
+        }
+        if (day.minC() <= 0) {
+            against.add(Against.FREEZING);
         }
         return against;
     }

@@ -47,11 +47,11 @@ class HardenRulesTest {
     void a_rung_is_left_after_the_days_of_its_ladder_and_not_before(Ladder ladder, Rung rung, int days) {
         PlantState plant = plant(ladder, rung, SEVERED);
         LocalDate due = SEVERED.plusDays(days);
-        HardenVerdict early = decide(plant, due.minusDays(1));
+        HardenVerdict early = inHouse(plant, null, due.minusDays(1));
         assertThat(early.step()).isEqualTo(PlantStep.STAY);
         assertThat(early.lacking()).containsExactly(HardenRule.DAYS_ON_RUNG);
         assertThat(early.from()).isEqualTo(due);
-        HardenVerdict now = decide(plant, due);
+        HardenVerdict now = inHouse(plant, null, due);
         assertThat(now.step()).isEqualTo(PlantStep.STEP_UP);
         assertThat(now.to()).isEqualTo(rung.up().orElseThrow());
         assertThat(now.lacking()).isEmpty();
@@ -125,7 +125,7 @@ class HardenRulesTest {
         }
         PlaceClimate climate = climate(FROSTS, Map.of(due.plusDays(1), new DayTemperatures(12, tomorrowC)), wind);
         HardenVerdict verdict =
-                HardenRules.decide(RULES, plant(Ladder.IN_LEAF, Rung.TENT, SEVERED), climate, null, due);
+                HardenRules.decide(RULES, plant(Ladder.IN_LEAF, Rung.TENT, SEVERED), new Standing(climate, null), due);
         assertThat(verdict.step()).isEqualTo(may ? PlantStep.STEP_UP : PlantStep.STAY);
         if (!may) {
             assertThat(verdict.lacking()).containsExactly(tomorrowC > 30 ? HardenRule.COOL_DAY : HardenRule.CALM_AIR);
@@ -136,12 +136,12 @@ class HardenRulesTest {
     void dormant_it_stays_and_the_ladder_begins_with_the_leaves() {
         DaysOfYear leafless = new DaysOfYear(310, 100);
         PlantState plant = plant(Ladder.DORMANT, Rung.TENT, LocalDate.of(2026, 12, 1));
-        HardenVerdict winter = decide(plant, leafless, LocalDate.of(2027, 1, 15));
+        HardenVerdict winter = inHouse(plant, leafless, LocalDate.of(2027, 1, 15));
         assertThat(winter.step()).isEqualTo(PlantStep.STAY_DORMANT);
         assertThat(winter.from()).isEqualTo(LocalDate.ofYearDay(2027, 100));
-        assertThat(decide(plant, leafless, LocalDate.ofYearDay(2027, 109)).lacking())
+        assertThat(inHouse(plant, leafless, LocalDate.ofYearDay(2027, 109)).lacking())
                 .containsExactly(HardenRule.DAYS_ON_RUNG);
-        assertThat(decide(plant, leafless, LocalDate.ofYearDay(2027, 110)).step())
+        assertThat(inHouse(plant, leafless, LocalDate.ofYearDay(2027, 110)).step())
                 .isEqualTo(PlantStep.STEP_UP);
     }
 
@@ -155,7 +155,11 @@ class HardenRulesTest {
         assertThat(held.lacking()).containsExactly(HardenRule.LEAF_DROP);
         assertThat(held.from()).isEqualTo(dropped.plusDays(5));
         assertThat(decide(sheds, leafless, dropped.plusDays(5)).step()).isEqualTo(PlantStep.STEP_UP);
-        assertThat(ReleaseTest.of(RULES, sheds, climate(FROSTS, Map.of(), Map.of()), leafless, dropped.plusDays(1))
+        assertThat(ReleaseTest.of(
+                                RULES,
+                                sheds,
+                                new Standing(climate(FROSTS, Map.of(), Map.of()), leafless),
+                                dropped.plusDays(1))
                         .failing())
                 .extracting(ReleaseTest.Check::condition)
                 .contains(ReleaseTest.Condition.NOT_DROOPING);
@@ -195,7 +199,7 @@ class HardenRulesTest {
         assertThat(late.step()).isEqualTo(PlantStep.HOLD_UNDER_COVER);
         assertThat(late.verdict().decidedBy()).isEqualTo(HardenRule.FROST_FREE_DAYS);
         PlaceClimate house = climate(null, Map.of(), Map.of());
-        assertThat(HardenRules.decide(RULES, clean, house, null, LocalDate.of(2026, 9, 23))
+        assertThat(HardenRules.decide(RULES, clean, new Standing(house, null), LocalDate.of(2026, 9, 23))
                         .step())
                 .isEqualTo(PlantStep.RELEASE);
     }
@@ -235,21 +239,24 @@ class HardenRulesTest {
                     ? Set.of()
                     : Set.of(PlantSign.ROOTS_AT_EDGE, PlantSign.NEW_GROWTH, PlantSign.TURGID);
             PlaceClimate climate = climate(FROSTS, Map.of(), Map.of());
-            PlantStep now =
-                    HardenRules.decide(RULES, plant, climate, null, today).step();
-            Optional<HardenRules.Coming> coming = HardenRules.comes(RULES, plant, climate, null, today, supposed);
+            PlantStep now = HardenRules.decide(RULES, plant, new Standing(climate, null), today)
+                    .step();
+            Optional<HardenRules.Coming> coming =
+                    HardenRules.comes(RULES, plant, new Standing(climate, null), today, supposed);
             PlantState then = supposed.isEmpty() ? plant : plant.plus(new PlantState.Seen(today, supposed));
             if (coming.isEmpty()) {
                 continue;
             }
             found++;
             LocalDate on = coming.get().on();
-            assertThat(HardenRules.decide(RULES, then, climate, null, on).step())
+            assertThat(HardenRules.decide(RULES, then, new Standing(climate, null), on)
+                            .step())
                     .isEqualTo(coming.get().verdict().step())
                     .isNotEqualTo(now);
             LocalDate first = supposed.isEmpty() ? today.plusDays(1) : today;
             for (LocalDate day = first; day.isBefore(on); day = day.plusDays(1)) {
-                assertThat(HardenRules.decide(RULES, then, climate, null, day).step())
+                assertThat(HardenRules.decide(RULES, then, new Standing(climate, null), day)
+                                .step())
                         .isEqualTo(now);
             }
         }
@@ -297,7 +304,84 @@ class HardenRulesTest {
     }
 
     private static HardenVerdict decide(PlantState plant, @Nullable DaysOfYear leafless, LocalDate today) {
-        return HardenRules.decide(RULES, plant, climate(FROSTS, Map.of(), Map.of()), leafless, today);
+        return HardenRules.decide(RULES, plant, new Standing(climate(FROSTS, Map.of(), Map.of()), leafless), today);
+    }
+
+    /** Where no frost comes. */
+    private static HardenVerdict inHouse(PlantState plant, @Nullable DaysOfYear leafless, LocalDate today) {
+        return HardenRules.decide(RULES, plant, new Standing(climate(null, Map.of(), Map.of()), leafless), today);
+    }
+
+    /** Line 5: "may move up to the open" on the second of November, beside a winter list that said frost-free now. */
+    @Test
+    void line_5_nothing_moves_up_to_nights_that_are_about_to_freeze() {
+        LocalDate since = LocalDate.of(2026, 9, 20);
+        PlantState plant = plant(Ladder.IN_LEAF, Rung.LIGHT, since);
+        assertThat(decide(plant, LocalDate.of(2026, 10, 5)).step()).isEqualTo(PlantStep.STEP_UP);
+        // the early first frost is the twentieth of October
+        assertThat(decide(plant, LocalDate.of(2026, 10, 14)).lacking()).containsExactly(HardenRule.FREE_OF_FROST);
+        assertThat(decide(plant, LocalDate.of(2026, 11, 2)).step()).isEqualTo(PlantStep.STAY);
+        // a house without frost is left for the open air no sooner
+        Standing house =
+                new Standing(climate(null, Map.of(), Map.of()), climate(FROSTS, Map.of(), Map.of()), null, null);
+        assertThat(HardenRules.decide(RULES, plant, house, LocalDate.of(2026, 11, 2))
+                        .step())
+                .isEqualTo(PlantStep.STAY);
+        // in the house itself it climbs
+        PlantState inside = plant(Ladder.IN_LEAF, Rung.HALF, since);
+        assertThat(HardenRules.decide(RULES, inside, house, LocalDate.of(2026, 11, 2))
+                        .step())
+                .isEqualTo(PlantStep.STEP_UP);
+        // and a frost that is forecast counts in any season
+        PlaceClimate warned = climate(FROSTS, Map.of(LocalDate.of(2026, 10, 8), new DayTemperatures(-1, 9)), Map.of());
+        assertThat(HardenRules.decide(RULES, plant, new Standing(warned, null), LocalDate.of(2026, 10, 5))
+                        .lacking())
+                .containsExactly(HardenRule.FREE_OF_FROST);
+    }
+
+    /** Line 4: in a lowland where every normal passes 30 C a plant stood in the closed tent for 13 months. */
+    @Test
+    void line_4_where_it_always_is_hot_plants_climb_all_the_same() {
+        PlaceClimate lowland = new PlaceClimate(
+                9,
+                new MonthlyNormals(Collections.nCopies(12, 23.0), Collections.nCopies(12, 32.5)),
+                null,
+                20,
+                1,
+                Map.of(SEVERED.plusDays(20), new DayTemperatures(25, 37)));
+        PlantState plant = plant(Ladder.IN_LEAF, Rung.TENT, SEVERED);
+        Standing there = new Standing(lowland, null);
+        assertThat(HardenRules.decide(RULES, plant, there, SEVERED.plusDays(10)).step())
+                .isEqualTo(PlantStep.STEP_UP);
+        assertThat(HardenRules.decide(RULES, plant, there, SEVERED.plusDays(19)).lacking())
+                .containsExactly(HardenRule.COOL_DAY);
+    }
+
+    /** Line 6: what is planted straight into the ground is no pot in a tent. */
+    @Test
+    void line_6_what_stands_in_the_ground_has_a_way_of_its_own() {
+        PlantState planted = plant(Ladder.GROUND, Rung.SHADE, SEVERED);
+        Standing there =
+                new Standing(climate(FROSTS, Map.of(), Map.of()), climate(FROSTS, Map.of(), Map.of()), null, 95);
+        assertThat(HardenRules.decide(RULES, planted, there, SEVERED.plusDays(13))
+                        .step())
+                .isEqualTo(PlantStep.STAY);
+        HardenVerdict off = HardenRules.decide(RULES, planted, there, SEVERED.plusDays(14));
+        assertThat(off.step()).isEqualTo(PlantStep.STEP_UP);
+        assertThat(off.to()).isEqualTo(Rung.OPEN);
+        PlantState open = plant(Ladder.GROUND, Rung.OPEN, SEVERED.plusDays(14))
+                .plus(seen(SEVERED.plusDays(60), PlantSign.NEW_GROWTH));
+        // it is released where it is, in the spring after, and roots at a pot's edge are not asked for
+        assertThat(HardenRules.decide(RULES, open, there, SEVERED.plusDays(90)).lacking())
+                .containsExactly(HardenRule.SPRING_IN_THE_GROUND);
+        assertThat(HardenRules.decide(RULES, open, there, LocalDate.of(2027, 6, 1))
+                        .step())
+                .isEqualTo(PlantStep.RELEASE);
+        // a droop brings the cloth back
+        PlantState droops = open.plus(seen(SEVERED.plusDays(20), PlantSign.DROOP));
+        assertThat(HardenRules.decide(RULES, droops, there, SEVERED.plusDays(20))
+                        .to())
+                .isEqualTo(Rung.SHADE);
     }
 
     private static PlantState plant(Ladder ladder, Rung rung, LocalDate since) {

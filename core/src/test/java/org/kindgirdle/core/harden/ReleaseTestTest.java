@@ -45,7 +45,8 @@ class ReleaseTestTest {
 
     @Test
     void each_condition_that_fails_is_named_with_what_there_is_and_what_is_wanted() {
-        ReleaseTest none = ReleaseTest.of(RULES, plant(Rung.LIGHT, 20), climate(-4.5, Map.of()), null, AUGUST);
+        ReleaseTest none =
+                ReleaseTest.of(RULES, plant(Rung.LIGHT, 20), new Standing(climate(-4.5, Map.of()), null), AUGUST);
         assertThat(none.failing())
                 .extracting(ReleaseTest.Check::condition)
                 .containsExactly(
@@ -56,8 +57,7 @@ class ReleaseTestTest {
         ReleaseTest short2 = ReleaseTest.of(
                 RULES,
                 plant(Rung.OPEN, 5, PlantSign.ROOTS_AT_EDGE, PlantSign.NEW_GROWTH, PlantSign.PESTS),
-                climate(-4.5, Map.of()),
-                null,
+                new Standing(climate(-4.5, Map.of()), null),
                 AUGUST);
         assertThat(short2.failing())
                 .containsExactly(
@@ -68,10 +68,10 @@ class ReleaseTestTest {
     @Test
     void it_passes_in_summer_and_fails_on_frost_alone_in_october() {
         PlantState ready = plant(Rung.OPEN, 7, PlantSign.ROOTS_AT_EDGE, PlantSign.NEW_GROWTH);
-        assertThat(ReleaseTest.of(RULES, ready, climate(-4.5, Map.of()), null, AUGUST)
+        assertThat(ReleaseTest.of(RULES, ready, new Standing(climate(-4.5, Map.of()), null), AUGUST)
                         .passed())
                 .isTrue();
-        assertThat(ReleaseTest.of(RULES, ready, climate(-4.5, Map.of()), null, LocalDate.of(2026, 10, 1))
+        assertThat(ReleaseTest.of(RULES, ready, new Standing(climate(-4.5, Map.of()), null), LocalDate.of(2026, 10, 1))
                         .failing())
                 .containsExactly(new ReleaseTest.Check(ReleaseTest.Condition.FROST_FREE_DAYS, false, 19, 28));
     }

@@ -94,6 +94,7 @@ final class Carrow {
                                 LocalDate.of(2026, 1, 1),
                                 LocalDate.of(2028, 12, 31))),
                 climate,
+                climate,
                 Seasons.expected(HouseRules.SHIPPED, climate, species),
                 null);
     }

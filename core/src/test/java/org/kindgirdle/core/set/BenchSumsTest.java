@@ -4,46 +4,58 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.kindgirdle.core.climate.Cover;
-import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.set.Checklist.Step;
 
 class BenchSumsTest {
 
-    @ParameterizedTest
-    @CsvSource({
-        "FULL, 39, 33, false, true, BALL_TOO_HOT",
-        "SHADE, 39, 20, true, false, BALL_TOO_HOT",
-        "FULL, 30, 25, false, true, ALGAE",
-        "PART, 30, 25, false, false, SUN_OR_HEAT",
-        "SHADE, 30, 31, false, false, SUN_OR_HEAT",
-        "FULL, 20, 15, true, false, LATE_IN_THE_SEASON",
-        "SHADE, 20, 15, false, false, NO_NEED",
-    })
-    void the_cover_fits_place_and_season(
-            Exposure exposure, double ball, double day, boolean late, boolean algae, CoverAdvice.Reason reason) {
-        assertThat(CoverAdvice.of(HouseRules.SHIPPED, exposure, ball, day, late, algae)
-                        .reason())
-                .isEqualTo(reason);
+    private static CoverAdvice.Under under(Cover cover, double thermalDays, double hottestC) {
+        return new CoverAdvice.Under(cover, thermalDays, hottestC);
     }
 
+    private static CoverAdvice cover(Cover planned, boolean algae, double... thermalDaysAndHottest) {
+        List<CoverAdvice.Under> all = new ArrayList<>();
+        for (Cover one : Cover.values()) {
+            int i = 2 * one.ordinal();
+            all.add(under(one, thermalDaysAndHottest[i], thermalDaysAndHottest[i + 1]));
+        }
+        return CoverAdvice.of(HouseRules.SHIPPED, planned, all, algae);
+    }
+
+    /** Line 12: "black or foil" against algae stood beside "foil over it today" where black made 47 C. */
     @Test
-    void a_ball_that_cooks_gets_foil_and_nothing_else() {
-        assertThat(CoverAdvice.of(HouseRules.SHIPPED, Exposure.FULL, 40, 35, true, false)
-                        .covers())
-                .containsExactly(Cover.FOIL);
-        assertThat(CoverAdvice.of(HouseRules.SHIPPED, Exposure.FULL, 20, 12, true, false)
-                        .covers())
-                .containsExactlyInAnyOrder(Cover.CLEAR, Cover.BLACK);
-        assertThatThrownBy(() -> CoverAdvice.of(HouseRules.SHIPPED, Exposure.FULL, Double.NaN, 12, true, false))
-                .hasMessageContaining("hottestBallC");
+    void line_12_one_cover_is_advised_and_never_one_that_cooks_the_ball() {
+        assertThat(List.of(Cover.values())).containsExactly(Cover.CLEAR, Cover.BLACK, Cover.FOIL, Cover.WHITE);
+        // a hot summer: black and clear cook it
+        CoverAdvice algae = cover(Cover.CLEAR, true, 11, 45, 10, 47, 9, 36, 9.5, 37);
+        assertThat(algae.best()).isEqualTo(Cover.FOIL);
+        assertThat(algae.worthChanging()).isTrue();
+        // a cool autumn: black keeps the light off and warms it
+        CoverAdvice autumn = cover(Cover.CLEAR, true, 6, 24, 6.5, 26, 4, 16, 4.3, 17);
+        assertThat(autumn.best()).isEqualTo(Cover.BLACK);
+        assertThat(autumn.reason()).isEqualTo(CoverAdvice.Reason.ALGAE);
+        // under foil algae need no other cover
+        assertThat(cover(Cover.FOIL, true, 6, 24, 6.5, 26, 4, 16, 4.3, 17).worthChanging())
+                .isFalse();
+        // where all cook it, and where none gains more, foil
+        assertThat(cover(Cover.BLACK, false, 3, 48, 3, 50, 4, 41, 4, 42).best()).isEqualTo(Cover.FOIL);
+        assertThat(cover(Cover.WHITE, false, 7, 22, 7, 22, 7, 22, 7, 22).best()).isEqualTo(Cover.FOIL);
+        assertThat(cover(Cover.WHITE, false, 7, 22, 7, 22, 7, 22, 7, 22).worthChanging())
+                .isFalse();
+        // a change is worth it from a tenth more
+        assertThat(cover(Cover.FOIL, false, 10.9, 30, 10.5, 31, 10, 25, 10, 25).reason())
+                .isEqualTo(CoverAdvice.Reason.AS_GOOD);
+        assertThat(cover(Cover.FOIL, false, 11.1, 30, 10.5, 31, 10, 25, 10, 25).reason())
+                .isEqualTo(CoverAdvice.Reason.WARMER);
+        assertThat(cover(Cover.BLACK, false, 9, 37, 9, 39, 8, 30, 8, 31).reason())
+                .isEqualTo(CoverAdvice.Reason.BALL_TOO_HOT);
     }
 
     @Test

@@ -4,9 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.climate.DayTemperatures;
+import org.kindgirdle.core.climate.MonthlyNormals;
+import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.sever.BestDay.Against;
 
@@ -29,12 +35,51 @@ class BestDayTest {
     }
 
     @Test
-    void exactly_thirty_is_hot_and_exactly_eight_is_not_windy() {
-        assertThat(BestDay.of(HouseRules.SHIPPED, List.of(day(10, 30, .5, 8.0))).best())
-                .isEmpty();
-        assertThat(BestDay.of(HouseRules.SHIPPED, List.of(day(10, 29.9, .5, 8.0)))
+    void exactly_thirty_is_not_hot_and_exactly_eight_is_not_windy() {
+        assertThat(BestDay.of(HouseRules.SHIPPED, List.of(day(10, 30.1, .5, 8.0)))
                         .best())
+                .isEmpty();
+        assertThat(BestDay.of(HouseRules.SHIPPED, List.of(day(10, 30, .5, 8.0))).best())
                 .isPresent();
+    }
+
+    /** Line 4: in a lowland where every normal passes 30 C no day was ever fit to cut. */
+    @Test
+    void line_4_where_it_always_is_hot_a_day_no_hotter_than_usual_will_do() {
+        PlaceClimate lowland = new PlaceClimate(
+                9,
+                new MonthlyNormals(Collections.nCopies(12, 23.0), Collections.nCopies(12, 32.5)),
+                null,
+                20,
+                1,
+                Map.of(LocalDate.of(2026, 4, 11), new DayTemperatures(25, 37)));
+        BestDay days = BestDay.of(
+                HouseRules.SHIPPED,
+                IntStream.range(10, 17)
+                        .mapToObj(day -> DayAhead.at(HouseRules.SHIPPED, lowland, LocalDate.of(2026, 4, day)))
+                        .toList());
+        assertThat(days.best()).isPresent();
+        assertThat(days.ranked().stream().filter(one -> !one.willDo()))
+                .extracting(one -> one.day().on().getDayOfMonth())
+                .containsExactly(11);
+    }
+
+    @Test
+    void line_4_where_all_are_against_it_the_least_bad_is_named() {
+        BestDay days = BestDay.of(
+                HouseRules.SHIPPED,
+                List.of(
+                        day(10, 34, .5, 9.5),
+                        day(11, 33, .9, 2.0),
+                        new DayAhead(LocalDate.of(2026, 7, 12), -1, 12, 30, .1, 1.0)));
+        assertThat(days.best()).isEmpty();
+        BestDay.Ranked least = days.leastBad().orElseThrow();
+        assertThat(least.day().on()).isEqualTo(LocalDate.of(2026, 7, 11));
+        assertThat(least.against()).containsExactly(Against.HOT);
+        assertThat(days.ranked().get(2).against()).containsExactly(Against.FREEZING);
+        assertThat(BestDay.of(HouseRules.SHIPPED, List.of(day(12, 20, .5, null)))
+                        .leastBad())
+                .isEmpty();
     }
 
     @Test
@@ -56,7 +101,7 @@ class BestDayTest {
 
     @Test
     void only_a_week_is_looked_at() {
-        List<DayAhead> fortnight = java.util.stream.IntStream.range(10, 24)
+        List<DayAhead> fortnight = IntStream.range(10, 24)
                 .mapToObj(day -> day(day, 20, 2.4 - day / 10.0, 1.0))
                 .toList();
         assertThat(BestDay.of(HouseRules.SHIPPED, fortnight).ranked()).hasSize(7);
@@ -73,6 +118,6 @@ class BestDayTest {
     }
 
     private static DayAhead day(int day, double max, double vpd, @Nullable Double wind) {
-        return new DayAhead(LocalDate.of(2026, 7, day), max, vpd, wind);
+        return new DayAhead(LocalDate.of(2026, 7, day), 10, max, 30, vpd, wind);
     }
 }

@@ -132,12 +132,7 @@ class HardenController {
         }
         NurserySnapshot nursery = snapshots.take();
         Format format = new Format(person.units(), nursery.today());
-        ReleaseTest test = ReleaseTest.of(
-                nursery.rules(),
-                plant,
-                one.context().plantClimate(),
-                one.context().leafless(),
-                nursery.today());
+        ReleaseTest test = ReleaseTest.of(nursery.rules(), plant, one.context().standing(), nursery.today());
         List<String> planting = layerWords.firstMedia(one.context(), format).stream()
                 .filter(advice -> advice.medium() == FirstMedium.GROUND)
                 .map(MediumAdvice::remarks)

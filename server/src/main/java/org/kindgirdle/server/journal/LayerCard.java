@@ -86,7 +86,8 @@ record LayerCard(
             Cover cover,
             Method method) {}
 
-    record Also(String code, String sentence) {}
+    /** @param cover that the work puts on; null where it changes none */
+    record Also(String code, String sentence, @Nullable Cover cover) {}
 
     record JobView(String code, String label, LocalDate from, LocalDate by, long daysLate) {}
 

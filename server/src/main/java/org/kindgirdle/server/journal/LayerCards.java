@@ -137,7 +137,9 @@ class LayerCards {
                         ? projection.alsoDo().stream()
                                 .sorted()
                                 .map(also -> new LayerCard.Also(
-                                        also.name(), words.also(also, projection, context.rules(), format)))
+                                        also.name(),
+                                        words.also(also, projection, context, format),
+                                        words.coverOf(also, projection, context, nursery.today())))
                                 .toList()
                         : List.of(),
                 one.inForce() ? jobs(projection, layer.method, nursery.today()) : List.of(),

@@ -37,6 +37,9 @@ import org.kindgirdle.server.problem.ProblemException;
 /** The master data at one moment, read in a handful of statements, and the contexts of layers made from it. */
 public final class NurserySnapshot {
 
+    /** No place has this id. */
+    private static final long OPEN_AIR = 0;
+
     private final SiteView site;
     private final LocalDate today;
     private final int fromYear;
@@ -209,6 +212,11 @@ public final class NurserySnapshot {
         return built.computeIfAbsent(placeId, id -> climates.climate(rules(), site, place(id), weather));
     }
 
+    /** The air of the nursery outside all its places. */
+    private PlaceClimate openAir() {
+        return built.computeIfAbsent(OPEN_AIR, id -> climates.climate(rules(), site, PlaceView.openAir(), weather));
+    }
+
     private Seasons seasons(long placeId, SpeciesProfile profile) {
         return years.computeIfAbsent(
                 placeId + "/" + profile.code(), key -> Seasons.expected(rules(), climate(placeId), profile));
@@ -240,6 +248,7 @@ public final class NurserySnapshot {
                 coverAtHand(),
                 sums,
                 climate,
+                openAir(),
                 seasons(placeId, profile),
                 null);
     }

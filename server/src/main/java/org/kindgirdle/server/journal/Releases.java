@@ -29,7 +29,7 @@ class Releases {
 
     /** @throws ProblemException if it fails the test and nobody says why it goes all the same */
     void check(PlantState plant, LayerContext context, LocalDate today, String reason) {
-        ReleaseTest test = ReleaseTest.of(context.rules(), plant, context.plantClimate(), context.leafless(), today);
+        ReleaseTest test = ReleaseTest.of(context.rules(), plant, context.standing(), today);
         if (test.passed() || !reason.isBlank()) {
             return;
         }

@@ -35,6 +35,12 @@ public record PlaceView(
         @NotNull Stability.Stand stand,
         @NotNull @Within(low = 0, high = 1e9) Long version) {
 
+    /** Outside all places: the site as it is. Its winter low is not asked for there. */
+    public static PlaceView openAir() {
+        return new PlaceView(
+                null, "-", 0, Exposure.FULL, 0.0, 0.0, 1.0, PlaceFrosts.SITE, null, 0.0, Stability.Stand.OPEN, 0L);
+    }
+
     /** Whether it never freezes here, so that it is cover for what would die outside. */
     public boolean frostFree() {
         return frosts == PlaceFrosts.NONE;

@@ -5,6 +5,7 @@ import java.util.DoubleSummaryStatistics;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
@@ -16,6 +17,7 @@ import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.Checklist;
+import org.kindgirdle.core.set.CoverAdvice;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.RingPlacement;
@@ -93,18 +95,25 @@ class BenchWords {
 
     /** What suits here, and why. */
     SetPreview.CoverView cover(CoverAhead ahead, Cover planned, Format format) {
+        CoverAdvice advice = ahead.advice();
         Map<String, String> values = new HashMap<>();
         values.put("to", format.day(ahead.to()));
-        values.put("ballC", format.temperatureC(ahead.hottestBallC()));
-        values.put("dayC", format.temperatureC(ahead.hottestDayC()));
         values.put("planned", cover(planned));
-        values.put(
-                "covers",
-                ahead.advice().covers().stream().sorted().map(this::cover).collect(Collectors.joining(" or ")));
-        String why = phrases.say("cover." + ahead.advice().reason(), values);
-        String fits = phrases.say(ahead.suits(planned) ? "cover.suits" : "cover.other", values);
-        return new SetPreview.CoverView(
-                ahead.advice().reason(), ahead.advice().covers(), ahead.suits(planned), why + " " + fits);
+        values.put("best", cover(advice.best()));
+        values.put("plannedC", format.temperatureC(advice.under(planned).hottestC()));
+        values.put("bestC", format.temperatureC(advice.under(advice.best()).hottestC()));
+        values.put("plannedDays", figure(advice.under(planned).thermalDays()));
+        values.put("bestDays", figure(advice.under(advice.best()).thermalDays()));
+        String key = "cover." + advice.reason();
+        String sentence = phrases.say(advice.worthChanging() ? key : "cover.stays", values);
+        if (advice.reason() == CoverAdvice.Reason.BALL_TOO_HOT && !advice.worthChanging()) {
+            sentence = phrases.say("cover.allTooHot", values);
+        }
+        return new SetPreview.CoverView(advice.reason(), advice.best(), ahead.suits(), sentence);
+    }
+
+    private static String figure(double thermalDays) {
+        return String.format(Locale.ROOT, "%.1f", thermalDays);
     }
 
     /** Where the upper cut goes. */

@@ -2,7 +2,6 @@ package org.kindgirdle.server.set;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.plan.SettingWindow;
@@ -62,7 +61,7 @@ record SetPreview(
     public record ChecklistStep(Checklist.Step step, String sentence, List<String> cautions) {}
 
     /** @param suits whether the recipe's own cover is one of those */
-    public record CoverView(CoverAdvice.Reason reason, Set<Cover> covers, boolean suits, String sentence) {}
+    public record CoverView(CoverAdvice.Reason reason, Cover best, boolean suits, String sentence) {}
 
     boolean isBlocked() {
         return remarks.stream().anyMatch(remark -> remark.level() == Level.BLOCK);

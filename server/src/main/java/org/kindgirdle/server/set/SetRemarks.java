@@ -143,7 +143,7 @@ class SetRemarks {
                                     "wants",
                                     String.valueOf(Math.round(recipe.hormonePpm()))))));
         }
-        if (!cover.suits(recipe.cover()) && recipe.method().hangs()) {
+        if (!cover.suits() && recipe.method().hangs()) {
             all.add(new Remark(
                     Level.CAUTION,
                     "COVER",

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.layer.ComingSteps;
@@ -78,9 +79,19 @@ class SeverToday {
                 all.stream().map(one -> line(one, names, nursery, format)).toList());
     }
 
+    private List<String> said(
+            BestDay.Ranked ranked, @Nullable DayAhead first, BestDay.@Nullable Ranked least, Format format) {
+        List<String> why = severWords.day(ranked, ranked.day().equals(first), format);
+        return ranked.equals(least)
+                ? Stream.concat(why.stream(), severWords.leastBad(ranked).stream())
+                        .toList()
+                : why;
+    }
+
     private List<SeveringView.DayToSever> week(NurserySnapshot nursery, PlaceClimate climate, Format format) {
         BestDay best = Weeks.ranked(nursery.rules(), climate, nursery.today());
         DayAhead first = best.best().orElse(null);
+        BestDay.Ranked least = best.leastBad().orElse(null);
         return IntStream.range(0, best.ranked().size())
                 .mapToObj(i -> {
                     BestDay.Ranked ranked = best.ranked().get(i);
@@ -90,11 +101,12 @@ class SeverToday {
                             format.weekday(day.on()),
                             i + 1,
                             ranked.willDo(),
+                            ranked.equals(least),
                             !climate.isNormal(day.on()),
                             day.maxC(),
                             day.vpdKpa(),
                             day.windMs(),
-                            severWords.day(ranked, day.equals(first), format));
+                            said(ranked, first, least, format));
                 })
                 .sorted(Comparator.comparing(SeveringView.DayToSever::on))
                 .toList();

@@ -22,7 +22,8 @@ record SeveringView(LocalDate today, List<PlaceWeek> weeks, List<ToSever> layers
      * A day as a day for severing.
      *
      * @param rank 1 for the best
-     * @param willDo neither hot nor windy
+     * @param willDo neither hot nor windy nor freezing
+     * @param leastBad whether it is the one to take where none will do
      * @param forecast whether its weather is forecast, not the usual of the season
      * @param said why it is not the best, or that it is
      */
@@ -31,6 +32,7 @@ record SeveringView(LocalDate today, List<PlaceWeek> weeks, List<ToSever> layers
             String weekday,
             int rank,
             boolean willDo,
+            boolean leastBad,
             boolean forecast,
             double maxC,
             double vpdKpa,

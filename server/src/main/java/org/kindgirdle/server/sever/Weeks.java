@@ -21,11 +21,7 @@ final class Weeks {
         List<DayAhead> week = new ArrayList<>();
         for (int day = 0; day < rules.count(DAYS); day++) {
             LocalDate on = today.plusDays(day);
-            week.add(new DayAhead(
-                    on,
-                    climate.on(on).maxC(),
-                    climate.vpdKpaOn(on),
-                    climate.windMsOn(on).orElse(null)));
+            week.add(DayAhead.at(rules, climate, on));
         }
         return week;
     }

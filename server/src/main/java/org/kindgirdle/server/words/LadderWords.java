@@ -25,7 +25,7 @@ public class LadderWords {
         Map<String, String> values = new HashMap<>();
         values.put("max", format.temperatureC(day.maxC()));
         values.put("wind", day.windMs() == null ? "" : format.wind(day.windMs()));
-        values.put("hot", format.temperatureC(HardenRules.hotC(rules)));
+        values.put("hot", format.temperatureC(day.hotAboveC()));
         values.put("windy", format.wind(HardenRules.windyMs(rules)));
         List<String> said = new ArrayList<>();
         if (day.hot()) {

@@ -139,7 +139,9 @@ public class Reasons {
         if (value instanceof Double number) {
             return SHARES.contains(fact.name())
                     ? format.percent(number)
-                    : fact.name() == HardenFact.HOTTEST_C ? format.temperatureC(number) : format.wind(number);
+                    : fact.name() == HardenFact.HOTTEST_C || fact.name() == HardenFact.HOT_ABOVE_C
+                            ? format.temperatureC(number)
+                            : format.wind(number);
         }
         return String.valueOf(value);
     }

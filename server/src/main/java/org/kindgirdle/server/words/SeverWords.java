@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.kindgirdle.core.layer.ComingSteps;
 import org.kindgirdle.core.layer.SeverPoint;
 import org.kindgirdle.core.look.NextStep;
@@ -68,6 +69,16 @@ public class SeverWords {
         values.put("more", ranked.moreVpdKpa() == null ? "" : kpa(ranked.moreVpdKpa()));
         return ranked.against().stream()
                 .map(against -> phrases.say("day." + against, values))
+                .toList();
+    }
+
+    /** What to do on a day that is the least bad of a week in which none is fit. */
+    public List<String> leastBad(BestDay.Ranked ranked) {
+        return Stream.concat(
+                        Stream.of(phrases.say("day.least")),
+                        ranked.against().stream()
+                                .filter(against -> phrases.has("day.least." + against))
+                                .map(against -> phrases.say("day.least." + against)))
                 .toList();
     }
 

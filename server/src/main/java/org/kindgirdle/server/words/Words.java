@@ -1,11 +1,16 @@
 package org.kindgirdle.server.words;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.harden.HardenFact;
 import org.kindgirdle.core.harden.HardenRule;
 import org.kindgirdle.core.harden.HardenRules;
 import org.kindgirdle.core.harden.HardenVerdict;
@@ -14,6 +19,7 @@ import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.layer.CoverAhead;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerState;
@@ -22,6 +28,7 @@ import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.pot.FirstMediumAdvice;
 import org.kindgirdle.core.set.CoverAdvice;
 import org.kindgirdle.core.set.Method;
+import org.kindgirdle.core.verdict.Fact;
 import org.springframework.stereotype.Component;
 
 /** Makes the sentences of a verdict, on the mother and after it. */
@@ -66,14 +73,33 @@ public class Words {
         return phrases.say(phrases.keyFor("job." + code, method));
     }
 
-    public String also(AlsoDo also, LayerProjection layer, HouseRules rules, Format format) {
-        return phrases.say(
-                "also." + also,
-                Map.of(
-                        "hot",
-                        format.temperatureC(CoverAdvice.hotBallC(rules)),
-                        "load",
-                        format.percent(layer.load().utilisation())));
+    /** What is to be done beside the step. */
+    public String also(AlsoDo also, LayerProjection layer, LayerContext context, Format format) {
+        Map<String, String> values = new HashMap<>();
+        values.put("hot", format.temperatureC(CoverAdvice.hotBallC(context.rules())));
+        values.put("load", format.percent(layer.load().utilisation()));
+        if (also == AlsoDo.COVER) {
+            CoverAdvice advice = againstAlgae(layer, context, format.today());
+            values.put("cover", phrases.say("cover.name." + advice.best()));
+            values.put("ballC", format.temperatureC(advice.under(advice.best()).hottestC()));
+        }
+        return phrases.say("also." + also, values);
+    }
+
+    /** The cover that work beside the step puts on; null where it changes none. */
+    public @Nullable Cover coverOf(AlsoDo also, LayerProjection layer, LayerContext context, LocalDate today) {
+        return switch (also) {
+            case COVER_NOW -> Cover.FOIL;
+            case COVER -> againstAlgae(layer, context, today).best();
+            default -> null;
+        };
+    }
+
+    private static CoverAdvice againstAlgae(LayerProjection layer, LayerContext context, LocalDate today) {
+        Cover now = layer.state().covers().isEmpty()
+                ? context.recipe().cover()
+                : layer.state().covers().get(layer.state().covers().size() - 1).cover();
+        return CoverAhead.of(context, now, today, true).advice();
     }
 
     /** What is to be said of every first medium for a layer that is potted today. */
@@ -118,11 +144,16 @@ public class Words {
         values.put("severed", format.day(plant.severedOn()));
         values.put("since", format.day(plant.rungSince()));
         values.put("droop", format.day(plant.lastDroop()));
-        values.put("hot", format.temperatureC(HardenRules.hotC(rules)));
+        values.put("hot", format.temperatureC(hotAbove(verdict, rules)));
         values.put("windy", format.wind(HardenRules.windyMs(rules)));
         values.put("leafOff", format.percent(HardenRules.leafOffShare(rules)));
         List<String> because = new ArrayList<>();
-        because.add(phrases.say("because.plant." + verdict.step(), values));
+        values.put(
+                "growsAgain", fact(verdict, HardenFact.GROWS_AGAIN_ON) instanceof LocalDate day ? format.day(day) : "");
+        because.add(phrases.say(phrases.keyFor("because.plant." + verdict.step(), plant.ladder()), values));
+        if (verdict.lacking().contains(HardenRule.FREE_OF_FROST)) {
+            because.add(phrases.say("because.plant.frost", values));
+        }
         if (!verdict.lacking().isEmpty()) {
             values.put(
                     "lacking",
@@ -143,6 +174,24 @@ public class Words {
             case STEP_BACK, OPEN_AND_LOOK, POT_UP -> Advice.Tone.URGENT;
             case STEP_UP, POT_ON, RELEASE -> Advice.Tone.ACT;
         };
-        return new Advice(verdict.step().name(), tone, phrases.say("step." + verdict.step(), values), because);
+        return new Advice(
+                verdict.step().name(),
+                tone,
+                phrases.say(phrases.keyFor("step." + verdict.step(), plant.ladder()), values),
+                because);
+    }
+
+    private static double hotAbove(HardenVerdict verdict, HouseRules rules) {
+        return fact(verdict, HardenFact.HOT_ABOVE_C) instanceof Double limit ? limit : HardenRules.hotC(rules);
+    }
+
+    private static @Nullable Object fact(HardenVerdict verdict, HardenFact name) {
+        return verdict.verdict().entries().stream()
+                .flatMap(entry -> entry.facts().stream())
+                .filter(one -> one.name() == name)
+                .map(Fact::value)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(null);
     }
 }

@@ -209,13 +209,19 @@ class SumsTest {
         Map<String, Object> query = new HashMap<>(
                 Map.of("placeId", nursery.field(), "speciesCode", "CYDOBL", "cover", "BLACK", "algae", false));
         JsonNode summer = ask("cover", query);
-        assertThat(summer.path("reason").asString()).isEqualTo("SUN_OR_HEAT");
-        assertThat(summer.path("suits").asBoolean()).isFalse();
-        assertThat(summer.path("sentence").asString()).contains("foil or white, not black");
+        // black in part sun gains no more than another cover, or cooks it; what is advised is said with its figures
+        assertThat(summer.path("sentence").asString()).contains("thermal days");
         query.put("from", "2026-10-05");
-        assertThat(ask("cover", query).path("reason").asString()).isEqualTo("LATE_IN_THE_SEASON");
+        query.put("cover", "FOIL");
+        JsonNode autumn = ask("cover", query);
+        assertThat(autumn.path("reason").asString()).isEqualTo("WARMER");
+        assertThat(autumn.path("best").asString()).isEqualTo("BLACK");
+        assertThat(autumn.path("suits").asBoolean()).isFalse();
+        query.put("cover", "CLEAR");
         query.put("algae", true);
-        assertThat(ask("cover", query).path("reason").asString()).isEqualTo("ALGAE");
+        JsonNode algae = ask("cover", query);
+        assertThat(algae.path("reason").asString()).isEqualTo("ALGAE");
+        assertThat(algae.path("best").asString()).isEqualTo("BLACK");
     }
 
     private JsonNode ask(String what, Map<String, Object> query) {
