@@ -61,6 +61,7 @@ public class WindowTableBenchmark {
                     RootingTime.ofProfile(species),
                     sums,
                     1,
+                    1,
                     School.IN_LEAF,
                     true);
             table.add(windows.between(FROM, FROM.plusYears(3)));

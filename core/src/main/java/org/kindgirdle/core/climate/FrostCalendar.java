@@ -48,6 +48,11 @@ public record FrostCalendar(MonthDay firstAverage, MonthDay firstEarly, MonthDay
         return onOrAfter(lastAverage, day);
     }
 
+    /** The mean first frost on or after the day. */
+    public LocalDate nextFirstAverage(LocalDate day) {
+        return onOrAfter(firstAverage, day);
+    }
+
     private static LocalDate onOrAfter(MonthDay monthDay, LocalDate day) {
         LocalDate thisYear = monthDay.atYear(day.getYear());
         return thisYear.isBefore(day) ? monthDay.atYear(day.getYear() + 1) : thisYear;

@@ -165,11 +165,20 @@ public record LayerContext(
      * The windows of start dates for a ring made here.
      *
      * @param cover over the ball
-     * @param speed of the recipe on its wood
+     * @param factors of the recipe on its wood
      * @param stage of the roots that a winter would meet
      */
-    public SettingWindows windows(Cover cover, double speed, School school, RootStage stage) {
+    public SettingWindows windows(Cover cover, RecipeFactors factors, School school, RootStage stage) {
         return new SettingWindows(
-                rules, climate, species, seasons, time, sums.apply(cover), speed, school, isHardy(stage));
+                rules,
+                climate,
+                species,
+                seasons,
+                time,
+                sums.apply(cover),
+                factors.speed(),
+                rootsBefore(factors),
+                school,
+                isHardy(stage));
     }
 }

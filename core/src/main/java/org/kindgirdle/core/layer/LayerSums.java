@@ -83,8 +83,7 @@ final class LayerSums {
 
     SettingWindows windows() {
         if (windows == null) {
-            windows = context.windows(
-                    heat.coverNow(), factors.speed(), state.set().school(), state.stage());
+            windows = context.windows(heat.coverNow(), factors, state.set().school(), state.stage());
         }
         return windows;
     }

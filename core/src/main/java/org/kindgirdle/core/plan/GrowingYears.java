@@ -1,7 +1,9 @@
 package org.kindgirdle.core.plan;
 
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.PlaceClimate;
 
@@ -13,11 +15,13 @@ public final class GrowingYears {
 
     private final PlaceClimate climate;
     private final @Nullable Integer opens;
+    private final @Nullable Integer cools;
 
     /** @param opensAtMeanC the mean, C, from which the bark of the species slips */
     public GrowingYears(PlaceClimate climate, double opensAtMeanC) {
         this.climate = climate;
         this.opens = climate.warmsTo(opensAtMeanC).orElse(null);
+        this.cools = climate.coolsTo(opensAtMeanC).orElse(null);
     }
 
     /** The first day of the growing year that a day lies in. */
@@ -30,6 +34,17 @@ public final class GrowingYears {
     /** The day of the growing year on which the mean passes what the species opens at; empty if it never does. */
     Optional<LocalDate> opensOn(LocalDate day) {
         return Optional.ofNullable(opens).map(dayOfYear -> onOrAfter(dayOfYear, startOf(day)));
+    }
+
+    /**
+     * The day of the growing year from which bark slips no more: it is too cool again, or frosts begin; empty where
+     * neither comes.
+     */
+    Optional<LocalDate> closesOn(LocalDate day) {
+        LocalDate start = startOf(day);
+        Optional<LocalDate> cool = Optional.ofNullable(cools).map(dayOfYear -> onOrAfter(dayOfYear, start));
+        Optional<LocalDate> frost = climate.frosts().map(frosts -> frosts.nextFirstAverage(start));
+        return Stream.of(cool, frost).flatMap(Optional::stream).min(Comparator.naturalOrder());
     }
 
     /** The last frost of the growing year; where no frost comes its first day. */

@@ -47,6 +47,8 @@ public final class SettingWindows {
     private final boolean hardy;
     private final @Nullable DaysOfYear leafless;
     private final @Nullable Integer growthStops;
+    private final @Nullable Integer growthBegins;
+    private final double roots;
     private final GrowingYears years;
 
     /**
@@ -54,6 +56,7 @@ public final class SettingWindows {
      * @param time to a full ball: the profile's, or learned
      * @param sums thermal sums of the place, species, exposure and cover, that begin at or before the first start
      * @param speed of the recipe, above 0
+     * @param roots the chance that a layer roots at all, 0 to 1; windows go by those that do
      * @param hardy whether top and young roots stand the winter on the plant
      */
     public SettingWindows(
@@ -64,6 +67,7 @@ public final class SettingWindows {
             RootingTime time,
             ThermalSums sums,
             double speed,
+            double roots,
             School school,
             boolean hardy) {
         this.rules = rules;
@@ -77,7 +81,14 @@ public final class SettingWindows {
         this.seasons = species.twoSeasons() ? 2 : 1;
         this.leafless = seasons.leafless();
         this.growthStops = Phenology.growthStops(rules, climate, species).orElse(null);
+        this.growthBegins = Phenology.growthBegins(rules, climate, species).orElse(null);
+        this.roots = Require.within("chance that it roots", roots, 0, 1);
         this.years = new GrowingYears(climate, species.opensAtMeanC());
+    }
+
+    /** The chance that a layer roots at all. */
+    public double roots() {
+        return roots;
     }
 
     /** The time to a full ball that they rest on. */
@@ -85,17 +96,25 @@ public final class SettingWindows {
         return time;
     }
 
-    /** What a start date is worth. */
+    /**
+     * What a start date is worth. Past the deadline of its own season it is judged by the next one: what is set then meets
+     * the winter on its mother.
+     */
     public SettingWindow on(LocalDate start) {
-        LocalDate deadline = deadline(start).orElse(null);
+        LocalDate own = deadline(start).orElse(null);
+        boolean isPast = own != null && !own.isAfter(start);
+        LocalDate deadline = isPast ? own.plusYears(1) : own;
         double p = deadline == null ? 1 : readyP(start, deadline);
         if (isTooEarly(start)) {
             return new SettingWindow(start, p, deadline, WindowClass.CLOSED, SettingWindow.End.TOO_EARLY);
         }
-        if (p >= rules.of(GOOD_P) && !isNearLeafFall(start)) {
+        if (isBarkTight(start)) {
+            return new SettingWindow(start, p, deadline, WindowClass.CLOSED, SettingWindow.End.TOO_LATE);
+        }
+        if (!isPast && p >= rules.of(GOOD_P) && !isNearLeafFall(start)) {
             return new SettingWindow(start, p, deadline, WindowClass.GOOD, null);
         }
-        if (p >= rules.of(RISKY_P)) {
+        if (!isPast && p >= rules.of(RISKY_P)) {
             return new SettingWindow(start, p, deadline, WindowClass.RISKY, null);
         }
         WindowClass windowClass = overwinters(start) ? WindowClass.OVERWINTER : WindowClass.CLOSED;
@@ -168,8 +187,8 @@ public final class SettingWindows {
     }
 
     /**
-     * The last day by which a layer set on the start should be ready; empty where no frost comes, or where growth never
-     * stops.
+     * The last day by which a layer set on the start should be ready in the season of the start, which may be past; empty
+     * where no frost comes.
      */
     public Optional<LocalDate> deadline(LocalDate start) {
         Optional<FrostCalendar> frosts = climate.frosts();
@@ -180,7 +199,8 @@ public final class SettingWindows {
         if (school == School.IN_LEAF) {
             return Optional.of(frosts.get().nextFirstEarly(year).minusDays(rules.count(ESTABLISH_DAYS)));
         }
-        return Optional.ofNullable(growthStops).map(day -> GrowingYears.onOrAfter(day, year));
+        // where growth never stops the year turns on its coldest day
+        return Optional.of(growthStops == null ? year.plusYears(1) : GrowingYears.onOrAfter(growthStops, year));
     }
 
     /** Probability of a full ball by the end of a day, if it is set on the start. */
@@ -207,7 +227,7 @@ public final class SettingWindows {
      * @param coverAtHand then what is full when growth stops can still be taken in
      */
     public double againP(LocalDate start, boolean coverAtHand) {
-        if (isTooEarly(start)) {
+        if (isTooEarly(start) || isBarkTight(start)) {
             return 0;
         }
         Optional<LocalDate> deadline = deadline(start);
@@ -229,6 +249,21 @@ public final class SettingWindows {
         return opensOn == null || start.isBefore(opensOn) || start.isBefore(lastFrostOn(start));
     }
 
+    /** Whether a start lies past the deadline of its own season. */
+    public boolean isPastDeadline(LocalDate start) {
+        return deadline(start).map(day -> !day.isAfter(start)).orElse(false);
+    }
+
+    /** Whether bark slips no more in this growing year. */
+    public boolean isBarkTight(LocalDate start) {
+        return closesOn(start).map(day -> !start.isBefore(day)).orElse(false);
+    }
+
+    /** The day from which it slips no more; empty where it always does. */
+    Optional<LocalDate> closesOn(LocalDate start) {
+        return years.closesOn(start);
+    }
+
     /** The day of the growing year on which the mean passes what the species opens at; empty if it never does. */
     Optional<LocalDate> opensOn(LocalDate start) {
         return years.opensOn(start);
@@ -239,10 +274,14 @@ public final class SettingWindows {
         return years.lastFrostOn(start);
     }
 
-    /** Days left to this growing year's leaf fall, below 0 when it is past; empty where the leaves stay on. */
+    /**
+     * Days left to this growing year's leaf fall, below 0 when it is past; of what keeps its leaves, to the end of growth.
+     * Empty where growth never stops.
+     */
     Optional<Integer> daysToLeafFall(LocalDate start) {
-        return Optional.ofNullable(leafless).map(days -> {
-            LocalDate leafFall = GrowingYears.onOrAfter(days.from(), years.startOf(start));
+        Integer fall = leafless != null ? Integer.valueOf(leafless.from()) : growthStops;
+        return Optional.ofNullable(fall).map(day -> {
+            LocalDate leafFall = GrowingYears.onOrAfter(day, years.startOf(start));
             return (int) ChronoUnit.DAYS.between(start, leafFall);
         });
     }
@@ -253,14 +292,21 @@ public final class SettingWindows {
                 .orElse(false);
     }
 
-    /** Probability of a full ball early enough in the next season; 0 where the leaves stay on. */
+    /** Probability of a full ball early enough in the next season. */
     double overwinterP(LocalDate start) {
-        if (leafless == null) {
-            return 0;
+        return nextSpring(start)
+                .map(spring -> readyP(start, spring.plusDays(rules.count(OVERWINTER_DAYS))))
+                .orElse(0.0);
+    }
+
+    /** The next leaf-out, or beginning of growth, or where growth never stops end of the frosts; empty without frosts. */
+    private Optional<LocalDate> nextSpring(LocalDate start) {
+        LocalDate next = years.startOf(start).plusYears(1);
+        Integer spring = leafless != null ? Integer.valueOf(leafless.to()) : growthBegins;
+        if (spring != null) {
+            return Optional.of(GrowingYears.onOrAfter(spring, next));
         }
-        LocalDate leafOut =
-                GrowingYears.onOrAfter(leafless.to(), years.startOf(start).plusYears(1));
-        return readyP(start, leafOut.plusDays(rules.count(OVERWINTER_DAYS)));
+        return climate.frosts().map(frosts -> frosts.nextLastLate(next));
     }
 
     boolean overwinters(LocalDate start) {

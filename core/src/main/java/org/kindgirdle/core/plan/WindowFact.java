@@ -7,6 +7,8 @@ public enum WindowFact implements FactName {
     START(Source.RECORDS),
     OPENS_ON(Source.CLIMATE),
     LAST_FROST_ON(Source.CLIMATE),
+    /** the day from which bark slips no more */
+    CLOSES_ON(Source.CLIMATE),
     DEADLINE(Source.CLIMATE),
     READY_P(Source.FORECAST),
     DAYS_TO_LEAF_FALL(Source.CLIMATE),

@@ -22,6 +22,10 @@ public enum WindowRule {
             (windows, start) -> start.isBefore(windows.lastFrostOn(start)) ? WindowClass.CLOSED : null,
             WindowFact.START,
             WindowFact.LAST_FROST_ON),
+    BARK_HOLDS(
+            (windows, start) -> windows.isBarkTight(start) ? WindowClass.CLOSED : null,
+            WindowFact.START,
+            WindowFact.CLOSES_ON),
     IN_TIME(
             (windows, start) -> windows.on(start).windowClass() == WindowClass.GOOD ? WindowClass.GOOD : null,
             WindowFact.READY_P,
@@ -79,8 +83,9 @@ public enum WindowRule {
             case START -> start;
             case OPENS_ON -> windows.opensOn(start).orElse(null);
             case LAST_FROST_ON -> windows.lastFrostOn(start);
-            case DEADLINE -> windows.deadline(start).orElse(null);
-            case READY_P -> windows.readyInTimeP(start);
+            case DEADLINE -> windows.on(start).deadline();
+            case CLOSES_ON -> windows.closesOn(start).orElse(null);
+            case READY_P -> windows.on(start).readyP();
             case DAYS_TO_LEAF_FALL -> windows.daysToLeafFall(start).orElse(null);
             case HARDY -> windows.isHardy();
             case OVERWINTER_P -> windows.overwinterP(start);

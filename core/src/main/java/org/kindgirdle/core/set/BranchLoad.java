@@ -59,9 +59,18 @@ public record BranchLoad(double massG, double stressMpa, double utilisation, dou
         double inertia = Math.PI * Math.pow(branchMm, 4) / 64;
         double deflection = forceAcross * Math.pow(fromUnionMm, 3) / (3 * wood.elasticityGpa(rules) * 1000 * inertia);
         double utilisation = rules.of(WIND_AND_RAIN) * stress / wood.allowableMpa(rules);
-        Verdict verdict = utilisation < rules.of(PROP_FROM)
+        return new BranchLoad(mass, stress, utilisation, deflection, verdict(rules, utilisation));
+    }
+
+    /**
+     * What to do about a load, of one ball or of all on a limb: the stress at the union is that of all their moments
+     * together.
+     *
+     * @param utilisation of what the wood bears in wind and rain, 0 or more
+     */
+    public static Verdict verdict(HouseRules rules, double utilisation) {
+        return utilisation < rules.of(PROP_FROM)
                 ? Verdict.FINE
                 : utilisation <= rules.of(TOO_MUCH_FROM) ? Verdict.PROP : Verdict.SMALLER_OR_PROP_FIRST;
-        return new BranchLoad(mass, stress, utilisation, deflection, verdict);
     }
 }

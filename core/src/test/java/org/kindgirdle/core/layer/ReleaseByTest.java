@@ -12,6 +12,7 @@ import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.LikelyNumber;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.pot.FirstMedium;
+import org.kindgirdle.core.set.Wood;
 
 class ReleaseByTest {
 
@@ -30,7 +31,8 @@ class ReleaseByTest {
 
     @Test
     void the_latest_day_to_set_leaves_a_good_chance_and_the_next_one_does_not() {
-        SettingWindows windows = CONTEXT.windows(Cover.FOIL, 1, School.IN_LEAF, RootStage.NONE);
+        SettingWindows windows =
+                CONTEXT.windows(Cover.FOIL, CONTEXT.factors(Wood.ONE_TWO), School.IN_LEAF, RootStage.NONE);
         ReleaseBy release = ReleaseBy.of(CONTEXT, TODAY, LocalDate.of(2027, 10, 1));
         LocalDate latest =
                 release.latestSetOn(HouseRules.SHIPPED, windows, TODAY).orElseThrow();

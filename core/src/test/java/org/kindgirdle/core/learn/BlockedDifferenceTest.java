@@ -40,4 +40,16 @@ class BlockedDifferenceTest {
     private static TwoShares pair(int a, int n, int b, int m) {
         return new TwoShares(new Share(a, n), new Share(b, m));
     }
+
+    /** Line 14: one layer an arm gave "100 points worse (100 to 100)". */
+    @Test
+    void line_14_one_layer_an_arm_proves_next_to_nothing() {
+        BlockedDifference one = BlockedDifference.of(List.of(new TwoShares(new Share(0, 1), new Share(1, 1))));
+        assertThat(one.difference()).isEqualTo(-1);
+        // Wilson: none of one reaches to 79 %, one of one from 21 %; Newcombe: -1 + sqrt(2) * 0.793
+        assertThat(one.low()).isEqualTo(-1);
+        assertThat(one.high()).isCloseTo(-1 + Math.sqrt(2) * .7935, within(2e-3));
+        BlockedDifference many = BlockedDifference.of(List.of(new TwoShares(new Share(0, 40), new Share(40, 40))));
+        assertThat(many.high()).isLessThan(-.85);
+    }
 }

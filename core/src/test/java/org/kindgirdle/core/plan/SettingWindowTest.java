@@ -10,9 +10,16 @@ import static org.kindgirdle.core.plan.Sites.tender;
 import static org.kindgirdle.core.plan.Sites.windows;
 
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.ProfileBuilder;
+import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.climate.MonthlyNormals;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.Habit;
+import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.look.School;
 
 class SettingWindowTest {
@@ -26,6 +33,7 @@ class SettingWindowTest {
                 .returns(WindowClass.GOOD, SettingWindow::windowClass)
                 .returns(LocalDate.of(2026, 9, 8), SettingWindow::deadline);
         assertThat(on(MARITIME, 2026, 9, 1).end()).isEqualTo(SettingWindow.End.TOO_LATE);
+        assertThat(on(MARITIME, 2026, 11, 25)).returns(WindowClass.CLOSED, SettingWindow::windowClass);
         assertThat(on(MARITIME, 2026, 9, 1).readyP()).isLessThan(.01);
     }
 
@@ -157,5 +165,70 @@ class SettingWindowTest {
         assertThat(evergreens.firstGood(from)).isEmpty();
         assertThat(evergreens.lastGood(from)).isEmpty();
         assertThat(evergreens.nextGood(from)).isEmpty();
+    }
+
+    /** At 37 S on a coast: growth never stops, nights touch freezing from June to August. */
+    private static final PlaceClimate COAST = new PlaceClimate(
+            -37,
+            new MonthlyNormals(
+                    List.of(14.0, 14.2, 12.8, 10.2, 8.0, 6.0, 5.2, 5.8, 7.2, 9.0, 10.8, 12.6),
+                    List.of(24.5, 24.4, 22.6, 19.6, 16.6, 14.2, 13.6, 14.6, 16.4, 18.6, 20.6, 22.8)),
+            new FrostCalendar(MonthDay.of(6, 25), MonthDay.of(6, 1), MonthDay.of(8, 10), MonthDay.of(8, 31)),
+            -2,
+            1,
+            Map.of());
+
+    /** Line 7: GOOD on the fifteenth of January, "too early" on the sixteenth. */
+    @Test
+    void line_7_no_window_breaks_at_the_coldest_day() {
+        PlaceClimate mild = new PlaceClimate(
+                30,
+                new MonthlyNormals(
+                        List.of(5.0, 6.5, 10.0, 14.0, 18.0, 22.0, 23.5, 23.0, 20.0, 15.0, 10.0, 6.5),
+                        List.of(16.0, 18.0, 22.0, 26.0, 30.0, 33.0, 34.0, 34.0, 31.0, 26.0, 21.0, 17.0)),
+                new FrostCalendar(MonthDay.of(12, 10), MonthDay.of(11, 22), MonthDay.of(2, 10), MonthDay.of(3, 5)),
+                -4,
+                1,
+                Map.of());
+        for (PlaceClimate climate : List.of(COAST, mild, MARITIME, TROPICAL)) {
+            for (School school : School.values()) {
+                SettingWindows windows = windows(climate, quince(38, false), school);
+                for (int year = 2026; year < 2028; year++) {
+                    LocalDate coldest = LocalDate.ofYearDay(year, climate.coldestDayOfYear());
+                    for (int ahead = -1; ahead <= 1; ahead++) {
+                        SettingWindow eve = windows.on(coldest.plusDays(ahead - 1L));
+                        SettingWindow morrow = windows.on(coldest.plusDays(ahead));
+                        assertThat(eve.windowClass() == WindowClass.GOOD && morrow.windowClass() == WindowClass.CLOSED)
+                                .as(school + " " + eve + " " + morrow)
+                                .isFalse();
+                    }
+                }
+            }
+        }
+    }
+
+    /** Line 7: a set in November was judged against a September that was past. */
+    @Test
+    void line_7_no_date_is_judged_by_a_deadline_that_is_past() {
+        for (PlaceClimate climate : List.of(COAST, MARITIME, SOUTHERN, CONTINENTAL)) {
+            for (School school : School.values()) {
+                SettingWindows windows = windows(climate, quince(38, false), school);
+                for (LocalDate day = LocalDate.of(2026, 1, 1); day.getYear() < 2028; day = day.plusDays(3)) {
+                    SettingWindow one = windows.on(day);
+                    assertThat(one.deadline()).as(one.toString()).isAfterOrEqualTo(day);
+                }
+            }
+        }
+        // what meets the winter on its mother is not called good
+        assertThat(on(COAST, 2026, 5, 25).windowClass()).isNotEqualTo(WindowClass.GOOD);
+    }
+
+    @Test
+    void line_7_an_evergreen_is_left_over_the_winter_as_well() {
+        SpeciesProfile holly =
+                ProfileBuilder.quince().habit(Habit.EVERGREEN).time(60).build();
+        assertThat(windows(MARITIME, holly, School.SPRING).bands(LocalDate.of(2026, 5, 1), LocalDate.of(2026, 11, 1)))
+                .extracting(SettingWindows.Band::windowClass)
+                .contains(WindowClass.OVERWINTER);
     }
 }

@@ -108,6 +108,7 @@ final class Sites {
                 time,
                 sums,
                 1,
+                1,
                 school,
                 Hardiness.isHardy(
                         climate, species, Hardiness.rootKillC(HouseRules.SHIPPED, Method.AIR, RootStage.NONE)));

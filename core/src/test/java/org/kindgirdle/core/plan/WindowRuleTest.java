@@ -61,7 +61,7 @@ class WindowRuleTest {
         assertThat(verdict.facts())
                 .contains(
                         new Fact(WindowFact.DEADLINE, LocalDate.of(2026, 9, 8)),
-                        new Fact(WindowFact.READY_P, windows.readyInTimeP(may)),
+                        new Fact(WindowFact.READY_P, windows.on(may).readyP()),
                         new Fact(WindowFact.RECORDS_USED, 57));
     }
 

@@ -141,7 +141,7 @@ class Agenda {
                     .getKey();
             LayerContext context = now.context(place, species, recipe.recipe(), Vigour.NORMAL, RootRun.GROUND);
             SettingWindows windows = context.windows(
-                    recipe.recipe().cover(), context.factors(Wood.ONE_TWO).speed(), recipe.school(), RootStage.NONE);
+                    recipe.recipe().cover(), context.factors(Wood.ONE_TWO), recipe.school(), RootStage.NONE);
             LocalDate until = now.today().plusYears(1);
             String common = now.species(species).profile().common();
             for (SettingWindows.Band band : windows.bands(now.today(), until)) {

@@ -39,8 +39,12 @@ public class Takings {
      */
     public record Year(int year, int set, int onMother, int offMother, int released, int lost) {}
 
-    /** A ball on a limb, with its thickness. */
-    public record BallOnLimb(LimbRoom.Standing standing, double ballDiameterMm) {}
+    /**
+     * A ball on a limb.
+     *
+     * @param utilisation what it alone asks of what the limb bears in wind and rain; 0 where it is propped
+     */
+    public record BallOnLimb(LimbRoom.Standing standing, double ballDiameterMm, double utilisation) {}
 
     /** A layer that was cut off a limb, and all beyond it with it. */
     public record Cut(String code, LocalDate on, double fromUnionMm) {}
@@ -49,6 +53,11 @@ public class Takings {
     public record OnLimb(List<BallOnLimb> balls, List<Cut> cuts, int ever) {
 
         public static final OnLimb NOTHING = new OnLimb(List.of(), List.of(), 0);
+
+        /** What all its balls together ask of what it bears. */
+        public double utilisation() {
+            return balls.stream().mapToDouble(BallOnLimb::utilisation).sum();
+        }
     }
 
     /** The newest first; what was taken back does not count. */
@@ -90,7 +99,8 @@ public class Takings {
                 balls.add(new BallOnLimb(
                         new LimbRoom.Standing(
                                 layer.code, fromUnionMm, projection.ball().ballLengthMm()),
-                        projection.ball().ballDiameterMm()));
+                        projection.ball().ballDiameterMm(),
+                        projection.state().propped() ? 0 : projection.load().utilisation()));
             }
             PlantState plant = projection.state().plant();
             if (plant != null) {

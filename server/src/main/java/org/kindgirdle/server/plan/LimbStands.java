@@ -18,6 +18,7 @@ import org.kindgirdle.core.plan.Limb;
 import org.kindgirdle.core.plan.LimbLayout;
 import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.core.plan.LimbScore;
+import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.NurserySnapshot;
@@ -63,20 +64,27 @@ public class LimbStands {
      * @param further by the limb's id; their codes are what the sentences call them
      * @return sentences; those that were true before are left out
      */
-    public List<String> newFaults(long motherId, LocalDate setOn, Map<Long, List<LimbRoom.Standing>> further) {
+    public List<String> newFaults(long motherId, LocalDate setOn, Map<Long, List<Takings.BallOnLimb>> further) {
         NurserySnapshot nursery = snapshots.take();
         Format format = new Format(person.units(), nursery.today());
         MotherView mother = nursery.mother(motherId);
         Map<Long, Takings.OnLimb> taken = takings.onLimbs(motherId, nursery);
         List<String> faults = new ArrayList<>();
         for (LimbView limb : limbs.of(motherId)) {
-            List<LimbRoom.Standing> added = further.getOrDefault(Objects.requireNonNull(limb.id()), List.of());
+            List<Takings.BallOnLimb> added = further.getOrDefault(Objects.requireNonNull(limb.id()), List.of());
             if (!added.isEmpty()) {
                 Takings.OnLimb on = taken.getOrDefault(limb.id(), Takings.OnLimb.NOTHING);
                 List<LimbRoom.Standing> before = standing(on);
                 LimbRoom.Shape shape = shape(nursery.rules(), limb, on);
                 List<LimbRoom.Standing> after = new ArrayList<>(before);
-                after.addAll(added);
+                added.forEach(one -> after.add(one.standing()));
+                double load = on.utilisation()
+                        + added.stream()
+                                .mapToDouble(Takings.BallOnLimb::utilisation)
+                                .sum();
+                if (after.size() > 1 && BranchLoad.verdict(nursery.rules(), load) != BranchLoad.Verdict.FINE) {
+                    faults.add(words.load(limb.name(), after.size(), load, nursery.rules(), format));
+                }
                 Set<String> known = new HashSet<>(words.faults(layout(nursery, shape, before), limb.name(), format));
                 words.faults(layout(nursery, shape, after), limb.name(), format).stream()
                         .filter(fault -> !known.contains(fault))
@@ -112,6 +120,11 @@ public class LimbStands {
             return againOn != null;
         }
 
+        /** Whether its balls together ask more of it than it bears. */
+        boolean isLoaded(HouseRules rules) {
+            return BranchLoad.verdict(rules, on.utilisation()) == BranchLoad.Verdict.SMALLER_OR_PROP_FIRST;
+        }
+
         boolean isGone() {
             return !limb.stands();
         }
@@ -143,6 +156,7 @@ public class LimbStands {
                 .sorted(Comparator.comparing(Weighed::isGone)
                         .thenComparing(Weighed::isFull)
                         .thenComparing(Weighed::rests)
+                        .thenComparing(one -> one.isLoaded(rules))
                         .thenComparing(Weighed::score, LimbScore.bestFirst(rules))
                         .thenComparing(one -> one.limb().name()))
                 .toList();
@@ -150,6 +164,7 @@ public class LimbStands {
                 .filter(one -> !one.isGone()
                         && !one.isFull()
                         && !one.rests()
+                        && !one.isLoaded(rules)
                         && one.score().isSuitable())
                 .findFirst()
                 .orElse(null);
@@ -161,6 +176,7 @@ public class LimbStands {
                                 one.room(),
                                 one.limb().stands(),
                                 one.rests(),
+                                one.isLoaded(rules) ? format.percent(one.on().utilisation()) : null,
                                 one.equals(best),
                                 motherRoom),
                         motherRoom,

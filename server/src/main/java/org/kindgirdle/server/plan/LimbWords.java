@@ -5,9 +5,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.plan.LimbLayout;
 import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.core.plan.LimbScore;
+import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.server.words.Format;
 import org.kindgirdle.server.words.Phrases;
 import org.springframework.stereotype.Service;
@@ -35,9 +37,17 @@ public class LimbWords {
      * What it is good for.
      *
      * @param rests whether a layer was cut from it this year
+     * @param load what its balls ask of what it bears, where that is too much; null else
      * @param motherRoom how many more layers the whole mother can take
      */
-    String advice(LimbScore score, LimbRoom room, boolean stands, boolean rests, boolean best, int motherRoom) {
+    String advice(
+            LimbScore score,
+            LimbRoom room,
+            boolean stands,
+            boolean rests,
+            @Nullable String load,
+            boolean best,
+            int motherRoom) {
         if (!stands) {
             return phrases.say("limb.advice.gone");
         }
@@ -46,6 +56,9 @@ public class LimbWords {
         }
         if (rests) {
             return phrases.say("limb.advice.rests");
+        }
+        if (load != null) {
+            return phrases.say("limb.advice.loaded", Map.of("load", load));
         }
         if (motherRoom == 0) {
             return phrases.say("limb.advice.mother");
@@ -60,6 +73,13 @@ public class LimbWords {
     /** Why a limb that a layer was cut from is not ringed before its bark slips next year. */
     String rests(String limb, @Nullable LocalDate cutOn, LocalDate againOn, Format format) {
         return phrases.say("limb.rests", Map.of("limb", limb, "on", format.day(cutOn), "again", format.day(againOn)));
+    }
+
+    /** What all balls of a limb together ask of it. */
+    String load(String limb, int balls, double utilisation, HouseRules rules, Format format) {
+        return phrases.say(
+                "limb.load." + BranchLoad.verdict(rules, utilisation),
+                Map.of("limb", limb, "balls", String.valueOf(balls), "load", format.percent(utilisation)));
     }
 
     /** What is wrong between the balls of a limb, in the order of their numbers. */

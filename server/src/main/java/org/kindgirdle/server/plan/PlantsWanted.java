@@ -44,7 +44,7 @@ record PlantsWanted(
                 seen.rooted());
         ReleaseBy release = ReleaseBy.of(context, today, query.by());
         SettingWindows windows = context.windows(
-                recipe.recipe().cover(), context.factors(query.woodOrUsual()).speed(), recipe.school(), RootStage.NONE);
+                recipe.recipe().cover(), context.factors(query.woodOrUsual()), recipe.school(), RootStage.NONE);
         return new PlantsWanted(
                 query,
                 recipe,

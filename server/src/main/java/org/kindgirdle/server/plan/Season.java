@@ -160,8 +160,7 @@ class Season {
         RecipeView recipe = nursery.recipe(query.recipeId());
         LayerContext context =
                 nursery.context(query.placeId(), speciesCode, recipe.recipe(), Vigour.NORMAL, RootRun.GROUND);
-        return context.windows(
-                recipe.recipe().cover(), context.factors(query.woodOrUsual()).speed(), school, RootStage.NONE);
+        return context.windows(recipe.recipe().cover(), context.factors(query.woodOrUsual()), school, RootStage.NONE);
     }
 
     /** The strip begins with the month of the coldest day, so that no growing year is cut in two. */

@@ -45,7 +45,7 @@ class WindowController {
         }
         RecipeView recipe = nursery.recipe(recipeId);
         LayerContext context = nursery.context(motherId, recipeId, recipe.number());
-        return context.windows(context.recipe().cover(), context.factors(wood).speed(), recipe.school(), RootStage.NONE)
+        return context.windows(context.recipe().cover(), context.factors(wood), recipe.school(), RootStage.NONE)
                 .on(startOn);
     }
 }

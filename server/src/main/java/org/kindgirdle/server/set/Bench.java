@@ -4,12 +4,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.CoverAhead;
@@ -20,6 +22,7 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.HouseHormone;
@@ -92,10 +95,18 @@ class Bench {
         List<LayerProjection> layers = request.rows().stream()
                 .map(row -> project(record(row, recipe.school(), hand, hormone, context), context, setOn))
                 .toList();
-        SettingWindows windows = context.windows(
-                context.recipe().cover(), layers.get(0).factors().speed(), recipe.school(), RootStage.NONE);
+        List<SettingWindows> rows = layers.stream()
+                .map(layer -> context.windows(
+                        context.recipe().cover(),
+                        layer.factors(),
+                        layer.state().set().school(),
+                        RootStage.NONE))
+                .toList();
+        int worst = worst(rows, setOn);
+        SettingWindows windows = rows.get(worst);
         CoverAhead cover = CoverAhead.of(context, context.recipe().cover(), setOn, false);
-        List<Remark> said = remarks.of(request, layers, mother, context, windows, cover, kept, setOn, nursery);
+        List<Remark> said = remarks.of(
+                request, layers, mother, context, windows, worstSaid(rows, worst, setOn), cover, kept, setOn, nursery);
         Format format = new Format(person.units(), nursery.today());
         return new SetPreview(
                 setOn,
@@ -107,10 +118,42 @@ class Bench {
                         .mapToObj(i -> row(
                                 layers.get(i),
                                 context,
-                                remarks.ofRow(request.rows().get(i), context, format).stream()
+                                Stream.concat(
+                                                remarks.ofRow(request.rows().get(i), context, format).stream(),
+                                                remarks.ofSums(layers.get(i), context, format).stream())
                                         .map(Remark::sentence)
                                         .toList()))
                         .toList());
+    }
+
+    /** The row that the batch is judged by: the worst class, and of equals the least chance of a full ball in time. */
+    private static int worst(List<SettingWindows> rows, LocalDate setOn) {
+        return IntStream.range(0, rows.size())
+                .boxed()
+                .max(Comparator.comparing(
+                                (Integer row) -> severity(rows.get(row).on(setOn)))
+                        .thenComparing(row -> -rows.get(row).on(setOn).readyP()
+                                * rows.get(row).roots())
+                        .thenComparing(Comparator.reverseOrder()))
+                .orElseThrow();
+    }
+
+    private static int severity(SettingWindow window) {
+        return switch (window.windowClass()) {
+            case GOOD -> 0;
+            case RISKY -> 1;
+            case OVERWINTER -> 2;
+            case CLOSED -> 3;
+        };
+    }
+
+    /** The row to be named: null where all are judged alike. */
+    private static @Nullable Integer worstSaid(List<SettingWindows> rows, int worst, LocalDate setOn) {
+        SettingWindow judged = rows.get(worst).on(setOn);
+        boolean alike = rows.stream()
+                .allMatch(row -> row.on(setOn).equals(judged)
+                        && row.roots() == rows.get(worst).roots());
+        return alike ? null : worst;
     }
 
     /** @return the codes of the new layers, in the order of the rows */

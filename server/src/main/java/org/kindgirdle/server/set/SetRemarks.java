@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.layer.CoverAhead;
@@ -21,13 +22,17 @@ import org.kindgirdle.core.plan.LimbScore;
 import org.kindgirdle.core.plan.Otherwise;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.plan.WindowClass;
+import org.kindgirdle.core.set.BranchLoad;
+import org.kindgirdle.core.set.HormoneFit;
 import org.kindgirdle.core.set.HouseHormone;
 import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.journal.Takings;
 import org.kindgirdle.server.learn.TrialSlots;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.Limbs;
@@ -87,6 +92,7 @@ class SetRemarks {
             MotherView mother,
             LayerContext context,
             SettingWindows windows,
+            @Nullable Integer worstRow,
             CoverAhead cover,
             @Nullable HouseHormone hormone,
             LocalDate setOn,
@@ -107,7 +113,13 @@ class SetRemarks {
                 shootBelow || !recipe.method().staysOnMother(),
                 format));
         Level level = windows.on(setOn).windowClass() == WindowClass.GOOD ? Level.FINE : Level.WARN;
-        all.add(new Remark(level, "WINDOW", planWords.window(windows, setOn, format)));
+        String window = planWords.window(windows, setOn, format);
+        all.add(new Remark(
+                level,
+                "WINDOW",
+                worstRow == null
+                        ? window
+                        : phrases.say("plan.row", Map.of("row", String.valueOf(worstRow + 1), "remark", window))));
         for (Otherwise way : Otherwise.of(windows, setOn, nursery.coverAtHand())) {
             if (way.way().name().equals(recipe.method().name())) {
                 continue;
@@ -153,7 +165,9 @@ class SetRemarks {
                 .forEach(fault -> all.add(new Remark(Level.WARN, "LIMB", fault)));
         for (int i = 0; i < request.rows().size(); i++) {
             int row = i + 1;
-            ofRow(request.rows().get(i), context, format)
+            Stream.concat(
+                            ofRow(request.rows().get(i), context, format).stream(),
+                            ofSums(layers.get(i), context, format).stream())
                     .forEach(remark -> all.add(new Remark(
                             remark.level(),
                             remark.key(),
@@ -177,6 +191,39 @@ class SetRemarks {
                         entry.rule().name(),
                         phrases.say("plan." + entry.level() + "." + entry.rule(), values)))
                 .toList();
+    }
+
+    /** What the sums of one branch warn of: a strength above its band, and a ball that the limb does not bear. */
+    List<Remark> ofSums(LayerProjection layer, LayerContext context, Format format) {
+        List<Remark> said = new ArrayList<>();
+        Wood wood = layer.state().set().wood();
+        if (layer.factors().hormoneFit() == HormoneFit.ABOVE) {
+            HormoneFit.Band band =
+                    HormoneFit.band(context.rules(), context.species().difficulty(), wood);
+            said.add(new Remark(
+                    Level.WARN,
+                    "HORMONE_ABOVE",
+                    phrases.say(
+                            "bench.hormone-above",
+                            Map.of(
+                                    "has",
+                                            String.valueOf(
+                                                    Math.round(context.recipe().hormonePpm())),
+                                    "high", String.valueOf(Math.round(band.highPpm())),
+                                    "low", String.valueOf(Math.round(band.lowPpm())),
+                                    "wood", phrases.say("limb.wood." + wood)))));
+        }
+        if (layer.load().verdict() == BranchLoad.Verdict.SMALLER_OR_PROP_FIRST) {
+            said.add(new Remark(
+                    Level.WARN,
+                    "LOAD",
+                    phrases.say(
+                            "bench.load",
+                            Map.of(
+                                    "mass", format.massG(layer.load().massG()),
+                                    "load", format.percent(layer.load().utilisation())))));
+        }
+        return said;
     }
 
     /** Places of trials that are set otherwise than dealt; a place that is no longer free is refused. */
@@ -241,16 +288,19 @@ class SetRemarks {
     }
 
     /** The balls that the rows would add, by limb. */
-    private static Map<Long, List<LimbRoom.Standing>> further(SetRequest request, List<LayerProjection> layers) {
-        Map<Long, List<LimbRoom.Standing>> further = new HashMap<>();
+    private static Map<Long, List<Takings.BallOnLimb>> further(SetRequest request, List<LayerProjection> layers) {
+        Map<Long, List<Takings.BallOnLimb>> further = new HashMap<>();
         for (int i = 0; i < layers.size(); i++) {
             Long id = request.rows().get(i).limbId();
             if (id != null) {
                 further.computeIfAbsent(id, limb -> new ArrayList<>())
-                        .add(new LimbRoom.Standing(
-                                "row " + (i + 1),
-                                request.rows().get(i).fromUnionMm(),
-                                layers.get(i).ball().ballLengthMm()));
+                        .add(new Takings.BallOnLimb(
+                                new LimbRoom.Standing(
+                                        "row " + (i + 1),
+                                        request.rows().get(i).fromUnionMm(),
+                                        layers.get(i).ball().ballLengthMm()),
+                                layers.get(i).ball().ballDiameterMm(),
+                                layers.get(i).load().utilisation()));
             }
         }
         return further;

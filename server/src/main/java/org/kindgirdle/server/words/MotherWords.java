@@ -278,10 +278,7 @@ class MotherWords {
         }
         LayerState state = layer.state();
         return context.windows(
-                        context.recipe().cover(),
-                        layer.factors().speed(),
-                        state.set().school(),
-                        state.stage())
+                        context.recipe().cover(), layer.factors(), state.set().school(), state.stage())
                 .nextGood(format.today())
                 .map(day -> phrases.say("again.from", Map.of("day", format.day(day))))
                 .orElseGet(() -> phrases.say("again.never"));

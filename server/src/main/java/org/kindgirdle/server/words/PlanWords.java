@@ -2,12 +2,14 @@ package org.kindgirdle.server.words;
 
 import java.time.LocalDate;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.plan.LikelyNumber;
 import org.kindgirdle.core.plan.Otherwise;
 import org.kindgirdle.core.plan.SettingWindow;
 import org.kindgirdle.core.plan.SettingWindows;
+import org.kindgirdle.core.plan.StartRate;
 import org.kindgirdle.core.plan.WindowClass;
 import org.springframework.stereotype.Component;
 
@@ -27,13 +29,23 @@ public class PlanWords {
         Map<String, String> values = new HashMap<>();
         values.put("start", format.day(window.start()));
         values.put("p", format.percent(window.readyP()));
+        double roots = windows.roots();
+        values.put("roots", format.inHundred(roots));
+        values.put("full", format.inHundred(window.readyP()));
+        values.put("both", format.inHundred(roots * window.readyP()));
         LocalDate deadline = window.deadline();
         values.put("deadline", deadline == null ? "" : format.day(deadline));
         String key = "window." + window.windowClass();
         if (window.windowClass() == WindowClass.CLOSED) {
             key = key + "." + window.end();
+            if (window.end() == SettingWindow.End.TOO_LATE) {
+                key += windows.isBarkTight(start) ? ".bark" : windows.isPastDeadline(start) ? ".past" : "";
+            }
         } else if (window.windowClass() == WindowClass.GOOD && deadline == null) {
             key = key + ".free";
+        }
+        if (deadline == null) {
+            rate(values, windows, start, format);
         }
         String said = phrases.say(key, values);
         LocalDate last = windows.lastGood(start).orElse(null);
@@ -41,6 +53,16 @@ public class PlanWords {
             return said;
         }
         return said + " " + phrases.say("window.lastGood", Map.of("lastGood", format.day(last)));
+    }
+
+    /** Where no frost hurries anybody, days are told apart by how fast a layer roots that is set on them. */
+    private static void rate(Map<String, String> values, SettingWindows windows, LocalDate start, Format format) {
+        List<StartRate> rates = StartRate.between(windows, start, start.plusYears(1));
+        StartRate best = rates.stream().min(StartRate.FASTEST_FIRST).orElseThrow();
+        Integer days = rates.get(0).daysToReady();
+        values.put("days", days == null ? "?" : format.days(days));
+        values.put("best", format.day(best.start()));
+        values.put("bestDays", best.daysToReady() == null ? "?" : format.days(best.daysToReady()));
     }
 
     /** One of the other ways. */
