@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useI18n } from 'vue-i18n'
 import { computed, ref, watch } from 'vue'
 import { useSession } from '@/shared/session'
 import PickOne from '@/shared/ui/PickOne.vue'
@@ -17,6 +18,7 @@ const { of, by, set, useTable } = useLedger()
 const { data: table, error, refetch } = useTable(() => by.value)
 const { data: weeks } = useTable(() => 'WEEK')
 const session = useSession()
+const { t } = useI18n()
 /** The report is of the year that is looked at, or of this one. */
 const year = computed(() => of('year') || session.today.slice(0, 4))
 const print = () => window.print()
@@ -39,7 +41,12 @@ const answer = computed(() => {
     enough[0],
   )
   return (
-    `${rooted.n} of ${rooted.of} rooted, and ${established.n} of the ${established.of} severed lived on.` +
+    t(established.of ? 'ledger.sum' : 'ledger.sumOnMother', {
+      rooted: rooted.n,
+      ofRooted: rooted.of,
+      lived: established.n,
+      ofLived: established.of,
+    }) +
     (best && enough.length > 1
       ? ` Surest so far: ${lineName(now.by, best.value, best.label)}, ${best.rooted.n} of ${best.rooted.of}.`
       : '')

@@ -119,6 +119,11 @@ export const en = {
   ladders: {
     GROUND: 'Straight into the ground',
   },
+  ledger: {
+    sum: '{rooted} of {ofRooted} of which it is known rooted; of {ofLived} severed of which it is known, {lived} lived on.',
+    sumOnMother:
+      '{rooted} of {ofRooted} of which it is known rooted; of none that was severed is it known yet whether it lives on.',
+  },
   look: {
     same: 'Same as last time',
     keep: 'Keep: {stage}',

@@ -40,7 +40,7 @@ class BenchPaperTest {
             assertThat(visit.see("sum-hormone")).containsText("take a stronger stock");
             visit.page().getByText("A powder to dissolve").click();
             assertThat(visit.see("hormone-answer")).containsText("153.1 mg");
-            assertThat(visit.see("cover-answer")).containsText("planned is foil");
+            assertThat(visit.see("cover-answer")).containsText("thermal days under foil");
         }
     }
 

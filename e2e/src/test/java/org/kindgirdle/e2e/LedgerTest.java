@@ -40,7 +40,7 @@ class LedgerTest {
     @Order(1)
     void everyFigureOpensTheLayersBehindIt() {
         visit.open("/ledger");
-        assertThat(visit.see("answer")).containsText("rooted, and");
+        assertThat(visit.see("answer")).containsText("rooted;");
         assertThat(visit.axe()).isEmpty();
         Locator quince = line("CYDOBL");
         String rooted = quince.locator("a").nth(1).innerText();

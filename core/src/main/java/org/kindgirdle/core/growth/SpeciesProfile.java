@@ -1,5 +1,6 @@
 package org.kindgirdle.core.growth;
 
+import java.util.regex.Pattern;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.units.Require;
 
@@ -48,6 +49,13 @@ public record SpeciesProfile(
         String regulated,
         String hazards,
         String note) {
+
+    private static final Pattern LATEX = Pattern.compile("latex|milky", Pattern.CASE_INSENSITIVE);
+
+    /** Whether it bleeds milky sap where it is cut, by the caution on its handling. */
+    public boolean bleedsLatex() {
+        return LATEX.matcher(hazards).find();
+    }
 
     public SpeciesProfile {
         Require.present("code", code);

@@ -24,6 +24,8 @@ public final class Checklist {
         ROUGHEN,
         PULL_ONE_LEAF,
         TIGHTEN_WIRE,
+        /** milky sap keeps hormone off the wood */
+        STOP_LATEX,
         DRESS_WITH_HORMONE,
         SQUEEZE_MEDIUM,
         SLIT_THE_BAG,
@@ -47,7 +49,9 @@ public final class Checklist {
         /** What to beware of at this step; empty for nothing. */
         public List<Caution> cautions() {
             return switch (this) {
-                case CLEAN_BLADE, UPPER_CUT, LOWER_CUT, SLIT, SCRAPE, ROUGHEN, CUT_OFF_WITH_THE_BALL, CUT_THE_CUTTING ->
+                case TRY_THE_BARK, CUT_THE_CUTTING -> List.of(Caution.BLADE, Caution.SAP);
+                case STRIP_LEAVES_UNDER_THE_BALL -> List.of(Caution.SAP);
+                case CLEAN_BLADE, UPPER_CUT, LOWER_CUT, SLIT, SCRAPE, ROUGHEN, CUT_OFF_WITH_THE_BALL ->
                     List.of(Caution.BLADE);
                 case PEEL, PULL_ONE_LEAF -> List.of(Caution.SAP);
                 case DRESS_WITH_HORMONE -> List.of(Caution.HORMONE);
@@ -69,7 +73,20 @@ public final class Checklist {
         MEDIUM
     }
 
-    /** @param needsProp what the sums of the load say */
+    /**
+     * @param needsProp what the sums of the load say
+     * @param latex whether the plant bleeds milky sap
+     */
+    public static List<Step> of(Recipe recipe, boolean needsProp, boolean latex) {
+        List<Step> steps = new ArrayList<>(of(recipe, needsProp));
+        int hormone = steps.indexOf(Step.DRESS_WITH_HORMONE);
+        if (latex && hormone >= 0) {
+            steps.add(hormone, Step.STOP_LATEX);
+        }
+        return List.copyOf(steps);
+    }
+
+    /** Of a plant without milky sap. */
     public static List<Step> of(Recipe recipe, boolean needsProp) {
         Wound wound = recipe.wound();
         double hormonePpm = recipe.hormonePpm();

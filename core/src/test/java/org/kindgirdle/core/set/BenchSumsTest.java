@@ -123,6 +123,22 @@ class BenchSumsTest {
                         Step.LABEL);
     }
 
+    /** Line 17: sap cautions stood at the peel, and hormone was brushed onto running latex. */
+    @Test
+    void line_17_sap_is_warned_of_at_the_first_cut_and_latex_is_stopped_before_the_hormone() {
+        Recipe ring = recipe(Method.AIR, Wound.RING_SCRAPED, 3000, Wrap.TIED_FILM, Cover.FOIL);
+        List<Step> steps = Checklist.of(ring, false, true);
+        Step first = steps.stream()
+                .filter(step -> step.cautions().contains(Checklist.Caution.SAP))
+                .findFirst()
+                .orElseThrow();
+        assertThat(steps.indexOf(first)).isLessThanOrEqualTo(steps.indexOf(Step.TRY_THE_BARK));
+        assertThat(steps.indexOf(Step.STOP_LATEX)).isEqualTo(steps.indexOf(Step.DRESS_WITH_HORMONE) - 1);
+        assertThat(Checklist.of(ring, false, false)).doesNotContain(Step.STOP_LATEX);
+        assertThat(Checklist.of(recipe(Method.AIR, Wound.RING_SCRAPED, 0, Wrap.TIED_FILM, Cover.FOIL), false, true))
+                .doesNotContain(Step.STOP_LATEX);
+    }
+
     @ParameterizedTest
     @EnumSource(Method.class)
     void nothing_is_cut_before_the_blade_is_clean(Method method) {

@@ -44,7 +44,8 @@ class BenchWords {
         boolean prop = layers.stream().anyMatch(layer -> layer.load().verdict() != BranchLoad.Verdict.FINE);
         Set<Checklist.Caution> said = EnumSet.noneOf(Checklist.Caution.class);
         List<SetPreview.ChecklistStep> steps = new ArrayList<>();
-        for (Checklist.Step step : Checklist.of(context.recipe(), prop)) {
+        for (Checklist.Step step :
+                Checklist.of(context.recipe(), prop, context.species().bleedsLatex())) {
             List<String> cautions = new ArrayList<>();
             for (Checklist.Caution caution : step.cautions()) {
                 boolean bites = caution != Checklist.Caution.SAP
@@ -53,7 +54,11 @@ class BenchWords {
                     cautions.add(phrases.say("caution." + caution, values));
                 }
             }
-            String key = step == Checklist.Step.UPPER_CUT ? "set.UPPER_CUT." + nodes(layers) : "set." + step;
+            String key = step == Checklist.Step.UPPER_CUT
+                    ? "set.UPPER_CUT." + nodes(layers)
+                    : phrases.keyFor(
+                            phrases.keyFor("set." + step, context.recipe().wound()),
+                            context.recipe().method());
             steps.add(new SetPreview.ChecklistStep(step, phrases.say(key, values), cautions));
         }
         return steps;

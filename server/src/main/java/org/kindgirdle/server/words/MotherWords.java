@@ -76,16 +76,18 @@ class MotherWords {
             key += own == null ? ".done" : own.from().isAfter(today) ? ".later" : "";
         } else if (step == NextStep.NEXT_SEASON && layer.state().letGo()) {
             key += ".done";
-        } else if (step == NextStep.WAIT && own != null && own.by().isBefore(today)) {
-            key += ".late";
         } else if (step == NextStep.HOLD_SPRING
                 && context.seasons().isLastFrostAhead(today)
                 && !context.seasons()
                         .isHardFrost(today, context.rootKillC(layer.state().stage()))) {
             key += ".lastFrost";
         }
+        boolean isLate = own != null && own.by().isBefore(today);
+        if (isLate && phrases.has(key + ".late")) {
+            key += ".late";
+        }
         String headline = phrases.say(phrases.has(key) ? key : "step." + step, values);
-        boolean late = own != null && own.by().isBefore(today) && !key.endsWith(".late");
+        boolean late = isLate && !key.endsWith(".late");
         return late ? phrases.say("step.since", Map.of("headline", headline, "since", format.day(own.by()))) : headline;
     }
 

@@ -51,7 +51,7 @@ public class Phrases {
     }
 
     /** The key of what is said for one of several kinds, where it is said otherwise for that one. */
-    String keyFor(String key, Enum<?> kind) {
+    public String keyFor(String key, Enum<?> kind) {
         String own = key + "." + kind;
         return has(own) ? own : key;
     }

@@ -24,6 +24,7 @@ import org.kindgirdle.server.harness.MariaDbServer;
 import org.kindgirdle.server.harness.StartedNursery;
 import org.kindgirdle.server.harness.TestNursery;
 import org.kindgirdle.server.journal.Rebuild;
+import org.kindgirdle.server.journal.Reprojection;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -67,6 +68,12 @@ class OlderVersionTest {
     @Order(1)
     void its_database_is_migrated_and_made_anew_without_a_change() {
         assertThat(before).hasSizeGreaterThan(400);
+        // the rules of before were others: what is live is made anew once, when the application starts
+        int live = live().size();
+        nursery.bean(Reprojection.class).turnDay();
+        assertThat(live())
+                .hasSize(live)
+                .allSatisfy(layer -> assertThat(layer.get("step")).isNotNull());
         Rebuild.Result anew = nursery.bean(Rebuild.class).run();
         assertThat(anew.layers()).isEqualTo(644);
         assertThat(anew.wrong()).isEmpty();
@@ -170,6 +177,12 @@ class OlderVersionTest {
     private int records() {
         Integer count = nursery.sql().queryForObject("select count(*) from layer_event", Integer.class);
         return count == null ? 0 : count;
+    }
+
+    private List<Map<String, Object>> live() {
+        return nursery.sql()
+                .queryForList("select code, step from layer where phase in ('ON_MOTHER', 'SEVERED', 'POTTED')"
+                        + " order by id");
     }
 
     private List<Map<String, Object>> finished() {
