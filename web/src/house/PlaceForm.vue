@@ -86,7 +86,7 @@ async function mineCounts(): Promise<void> {
       <Field v-model="vpd" label="Dryness of the air, times the site’s" :error="error('vpdFactor')" />
       <Field
         v-model="winterLow"
-        label="Lowest night of a usual winter"
+        :label="$t('house.winterLow')"
         :unit="unitOf('temperature', session.units)"
         :error="error('winterLowC')"
       />

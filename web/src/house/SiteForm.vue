@@ -109,7 +109,7 @@ async function mineCounts(): Promise<void> {
         <Field v-model="zone" label="Time zone" :error="error('zone')" />
         <Field
           v-model="winterLow"
-          label="Lowest night of a usual winter"
+          :label="$t('house.winterLow')"
           :unit="unitOf('temperature', session.units)"
           :error="error('winterLowC')"
         />

@@ -124,6 +124,9 @@ export const en = {
     sumOnMother:
       '{rooted} of {ofRooted} of which it is known rooted; of none that was severed is it known yet whether it lives on.',
   },
+  house: {
+    winterLow: 'Lowest night, one winter in ten',
+  },
   look: {
     same: 'Same as last time',
     keep: 'Keep: {stage}',

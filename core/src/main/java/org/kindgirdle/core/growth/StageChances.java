@@ -66,18 +66,32 @@ final class StageChances {
         return WEIGHTS[deviation];
     }
 
-    /** Chances of a layer that will be full at x; into {@code chances}, one a stage. */
-    void rooting(double lnG, double x, int deviation, double[] chances) {
-        double e = noise.layerSpread() * POINTS[deviation];
-        double reached = 0;
-        for (int stage = STAGES - 1; stage > 0; stage--) {
-            double early = stage < FILLED ? e : 0;
-            double here = NormalTable.upTo((lnG - lnShare[stage] - x - early) / noise.eyeSpread());
-            here = Math.max(here, reached);
-            chances[stage] = here - reached;
-            reached = here;
+    /** How far a full and a mature ball have been reached by one that is full at x; the same for every deviation. */
+    void full(double lnG, double x, double[] reached) {
+        double above = 0;
+        for (int stage = STAGES - 1; stage >= FILLED; stage--) {
+            above = Math.max(above, NormalTable.upTo((lnG - lnShare[stage] - x) / noise.eyeSpread()));
+            reached[stage] = above;
         }
-        chances[0] = 1 - reached;
+    }
+
+    /**
+     * Chances of a layer that will be full at x; into {@code chances}, one a stage.
+     *
+     * @param reached what {@link #full} made of it
+     */
+    void rooting(double lnG, double x, int deviation, double[] reached, double[] chances) {
+        double e = noise.layerSpread() * POINTS[deviation];
+        chances[STAGES - 1] = reached[STAGES - 1];
+        double above = reached[STAGES - 1];
+        for (int stage = STAGES - 2; stage > 0; stage--) {
+            double here = stage >= FILLED
+                    ? reached[stage]
+                    : Math.max(above, NormalTable.upTo((lnG - lnShare[stage] - x - e) / noise.eyeSpread()));
+            chances[stage] = here - above;
+            above = here;
+        }
+        chances[0] = 1 - above;
     }
 
     /** Chance that a stage is shown by a layer that never roots. */

@@ -168,17 +168,23 @@ public final class TimeToReady {
     /** Weighs every point by the chance of what was seen. @return the sum of the masses */
     private static double multiply(
             double[] mass, StageChances chances, double mu, double spread, List<StageSeen> looks, double mistake) {
-        double[] there = new double[RootStage.values().length];
+        int stages = RootStage.values().length;
+        double[] there = new double[stages];
+        double[][] reached = new double[looks.size()][stages];
+        double[] lnG = looks.stream().mapToDouble(TimeToReady::lnG).toArray();
         double sum = 0;
         for (int i = 0; i < POINTS; i++) {
             double x = mu + spread * z(i);
+            for (int look = 0; look < lnG.length; look++) {
+                chances.full(lnG[look], x, reached[look]);
+            }
             double likelihood = 0;
             for (int deviation = 0; deviation < StageChances.deviations(); deviation++) {
                 double product = StageChances.weight(deviation);
-                for (StageSeen look : looks) {
-                    chances.rooting(lnG(look), x, deviation, there);
-                    product *=
-                            mistake + (1 - mistake) * chances.named(look.stage().ordinal(), there);
+                for (int look = 0; look < lnG.length; look++) {
+                    chances.rooting(lnG[look], x, deviation, reached[look], there);
+                    double seen = chances.named(looks.get(look).stage().ordinal(), there);
+                    product *= mistake + (1 - mistake) * seen;
                 }
                 likelihood += product;
             }
@@ -270,11 +276,13 @@ public final class TimeToReady {
         double lnG = Math.log(Math.max(Double.MIN_NORMAL, thermalDays));
         double[] found = new double[RootStage.values().length];
         double[] there = new double[found.length];
+        double[] reached = new double[found.length];
         double[] mass = mass();
         for (int i = 0; i < POINTS; i++) {
             double x = Math.log(d50) + spread * z(i);
+            chances.full(lnG, x, reached);
             for (int deviation = 0; deviation < StageChances.deviations(); deviation++) {
-                chances.rooting(lnG, x, deviation, there);
+                chances.rooting(lnG, x, deviation, reached, there);
                 for (int stage = 0; stage < found.length; stage++) {
                     found[stage] += mass[i] * StageChances.weight(deviation) * there[stage];
                 }

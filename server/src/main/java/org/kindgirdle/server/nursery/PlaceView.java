@@ -18,7 +18,7 @@ import org.kindgirdle.server.problem.Within;
  * @param maxShiftC added to the site's maximum, C
  * @param vpdFactor what it makes of the site's vapour pressure deficit
  * @param frosts SITE for the site's, NONE for none, OWN for those in {@code ownFrosts}
- * @param winterLowC the lowest night of a usual winter here
+ * @param winterLowC the lowest night that one winter in ten brings here
  * @param stand what wind it gets
  */
 public record PlaceView(

@@ -18,7 +18,7 @@ import org.kindgirdle.server.problem.Within;
  * @param minC monthly means of the daily minimum, January first, C
  * @param maxC monthly means of the daily maximum
  * @param frosts null on a frost-free site
- * @param winterLowC the lowest night of a usual winter
+ * @param winterLowC the lowest night that one winter in ten brings
  * @param arid where nights are too dry for dew
  */
 public record SiteView(

@@ -41,6 +41,8 @@ public class PlanWords {
             if (window.end() == SettingWindow.End.TOO_LATE) {
                 key += windows.isBarkTight(start) ? ".bark" : windows.isPastDeadline(start) ? ".past" : "";
             }
+        } else if (window.windowClass() == WindowClass.OVERWINTER && windows.isPastDeadline(start)) {
+            key = key + ".past";
         } else if (window.windowClass() == WindowClass.GOOD && deadline == null) {
             key = key + ".free";
         }
