@@ -49,6 +49,7 @@ function fill(profile: Schemas['SpeciesProfile'] | null) {
     bury: profile?.buryNodesOk ? 'yes' : 'no',
     ownRoots: profile?.ownRoots ?? 'GOOD',
     twoSeasons: profile?.twoSeasons ? 'yes' : 'no',
+    needsWinter: profile?.needsWinter ? 'yes' : 'no',
     regulated: profile?.regulated ?? '',
     hazards: profile?.hazards ?? '',
     note: profile?.note ?? '',
@@ -79,6 +80,7 @@ const edit = () => ({
     buryNodesOk: form.value.bury === 'yes',
     ownRoots: form.value.ownRoots,
     twoSeasons: form.value.twoSeasons === 'yes',
+    needsWinter: form.value.needsWinter === 'yes',
     regulated: form.value.regulated.trim(),
     hazards: form.value.hazards.trim(),
     note: form.value.note.trim(),
@@ -185,6 +187,7 @@ async function mineCounts(): Promise<void> {
       <Choice v-model="form.resprouts" label="Comes again from a bare trunk?" :options="yesNo" />
       <Choice v-model="form.bury" label="May be buried deeper?" :options="yesNo" />
       <Choice v-model="form.twoSeasons" label="Needs two seasons?" :options="yesNo" />
+      <Choice v-model="form.needsWinter" :label="$t('house.needsWinter')" :options="yesNo" />
     </div>
     <div class="grid gap-4 sm:grid-cols-3">
       <Field v-model="form.hazards" label="Caution on handling" />

@@ -38,8 +38,9 @@ function begin(): void {
 /** A limb that was pinned down or darkened and made no roots can still be ringed. */
 const mayBecomeAir = computed(
   () =>
-    ['GROUND', 'FOIL_START'].includes(props.layer.recipe.method) &&
-    ['RERING', 'ABANDON'].includes(props.layer.advice.step ?? ''),
+    (['GROUND', 'FOIL_START'].includes(props.layer.recipe.method) &&
+      ['RERING', 'ABANDON', 'NEXT_SEASON'].includes(props.layer.advice.step ?? '')) ||
+    (props.layer.recipe.method === 'FOIL_START' && props.layer.stage !== 'NONE'),
 )
 
 const beginLabel = computed(() => {

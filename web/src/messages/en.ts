@@ -126,6 +126,7 @@ export const en = {
   },
   house: {
     winterLow: 'Lowest night, one winter in ten',
+    needsWinter: 'Needs a winter to rest in?',
   },
   look: {
     same: 'Same as last time',

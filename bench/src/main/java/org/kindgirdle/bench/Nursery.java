@@ -73,7 +73,8 @@ final class Nursery {
                 false,
                 "",
                 "",
-                "");
+                "",
+                null);
     }
 
     static PlaceClimate climate() {

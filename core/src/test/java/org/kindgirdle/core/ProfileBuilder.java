@@ -105,6 +105,7 @@ public final class ProfileBuilder {
                 twoSeasons,
                 regulated,
                 hazards,
-                "");
+                "",
+                null);
     }
 }

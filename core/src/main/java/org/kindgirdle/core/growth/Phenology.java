@@ -16,6 +16,7 @@ public final class Phenology {
     private static final Rule GROWING_ABOVE_BASE_C = Rule.of("phenology.growing-above-base");
 
     private static final Rule KEEPS_LEAF_C = Rule.of("phenology.keeps-leaf");
+    private static final Rule WINTER_BELOW_C = Rule.of("phenology.winter-below");
     private static final Rule REST_DAYS = Rule.of("phenology.rest");
 
     private Phenology() {}
@@ -57,6 +58,11 @@ public final class Phenology {
     /** Roots and shoots grow while the mean is above this, C. */
     public static double growsAboveC(HouseRules rules, SpeciesProfile species) {
         return species.cardinals().baseC() + rules.of(GROWING_ABOVE_BASE_C);
+    }
+
+    /** Whether a winter comes that plants of cold climates can rest in. */
+    public static boolean bringsWinter(HouseRules rules, PlaceClimate climate) {
+        return climate.normalOn(climate.coldestDayOfYear()).meanC() < rules.of(WINTER_BELOW_C);
     }
 
     /** The first day after the coldest on which the mean passes that; empty where growth never stops or never begins. */

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.growth;
 
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.units.Require;
 
@@ -27,6 +28,8 @@ import org.kindgirdle.core.units.Require;
  * @param regulated a caution on law, or empty
  * @param hazards a caution on handling, or empty
  * @param note a remark, or empty
+ * @param needsWinter whether it grows and roots poorly for years where no winter comes; of a profile that does not say so,
+ *     what drops its leaves and bears hard frost
  */
 public record SpeciesProfile(
         String code,
@@ -48,7 +51,11 @@ public record SpeciesProfile(
         boolean twoSeasons,
         String regulated,
         String hazards,
-        String note) {
+        String note,
+        @Nullable Boolean needsWinter) {
+
+    /** A deciduous plant whose top bears this is one of cold winters. */
+    private static final double HARD_FROST_C = -15;
 
     private static final Pattern LATEX = Pattern.compile("latex|milky", Pattern.CASE_INSENSITIVE);
 
@@ -68,6 +75,7 @@ public record SpeciesProfile(
         Require.present("regulated", regulated);
         Require.present("hazards", hazards);
         Require.present("note", note);
+        needsWinter = needsWinter == null ? habit == Habit.DECIDUOUS && frostHardyToC <= HARD_FROST_C : needsWinter;
         Require.within("d50ThermalDays", d50ThermalDays, 1, 2000);
         Require.within("sigma", sigma, 0.01, 2);
         Require.within("opensAtMeanC", opensAtMeanC, -10, 40);

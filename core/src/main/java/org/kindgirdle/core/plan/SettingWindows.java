@@ -50,6 +50,7 @@ public final class SettingWindows {
     private final @Nullable Integer growthBegins;
     private final double roots;
     private final GrowingYears years;
+    private final boolean lacksWinter;
 
     /**
      * @param seasons of the species at the place
@@ -83,7 +84,13 @@ public final class SettingWindows {
         this.growthStops = Phenology.growthStops(rules, climate, species).orElse(null);
         this.growthBegins = Phenology.growthBegins(rules, climate, species).orElse(null);
         this.roots = Require.within("chance that it roots", roots, 0, 1);
+        this.lacksWinter = Boolean.TRUE.equals(species.needsWinter()) && !Phenology.bringsWinter(rules, climate);
         this.years = new GrowingYears(climate, species.opensAtMeanC());
+    }
+
+    /** Whether the species needs a winter and none comes here. */
+    public boolean lacksWinter() {
+        return lacksWinter;
     }
 
     /** The chance that a layer roots at all. */

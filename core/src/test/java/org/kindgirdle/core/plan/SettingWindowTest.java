@@ -231,4 +231,16 @@ class SettingWindowTest {
                 .extracting(SettingWindows.Band::windowClass)
                 .contains(WindowClass.OVERWINTER);
     }
+
+    /** Line 7: lilac and apple were GOOD all year in the lowland tropics, and nothing was said. */
+    @Test
+    void line_7_where_no_winter_comes_it_is_said_of_plants_that_need_one() {
+        assertThat(windows(TROPICAL, quince(38, false), School.IN_LEAF).lacksWinter())
+                .isTrue();
+        assertThat(windows(TROPICAL, tender(), School.IN_LEAF).lacksWinter()).isFalse();
+        assertThat(windows(MARITIME, quince(38, false), School.IN_LEAF).lacksWinter())
+                .isFalse();
+        assertThat(windows(COAST, quince(38, false), School.IN_LEAF).lacksWinter())
+                .isFalse();
+    }
 }

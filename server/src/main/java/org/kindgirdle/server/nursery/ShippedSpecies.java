@@ -88,6 +88,8 @@ class ShippedSpecies implements BeforeServing {
                 Boolean.parseBoolean(cell[18]),
                 cell[19],
                 cell[20],
-                cell[21]);
+                cell[21],
+                // the shipped table does not say: what drops its leaves and bears hard frost needs a winter
+                null);
     }
 }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.layer.Job;
@@ -18,6 +19,7 @@ import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.FactName;
 import org.kindgirdle.core.verdict.Verdict;
@@ -81,6 +83,12 @@ class MotherWords {
                 && !context.seasons()
                         .isHardFrost(today, context.rootKillC(layer.state().stage()))) {
             key += ".lastFrost";
+        }
+        boolean bumps = context.recipe().method() == Method.FOIL_START
+                && layer.state().stage().isAtLeast(RootStage.CALLUS);
+        if (step == NextStep.WAIT && bumps) {
+            // what foil alone was to find out is found out
+            return phrases.say("step.bumps", values);
         }
         boolean isLate = own != null && own.by().isBefore(today);
         if (isLate && phrases.has(key + ".late")) {

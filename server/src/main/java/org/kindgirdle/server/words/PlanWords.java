@@ -50,6 +50,9 @@ public class PlanWords {
             rate(values, windows, start, format);
         }
         String said = phrases.say(key, values);
+        if (windows.lacksWinter()) {
+            said += " " + phrases.say("window.noWinter");
+        }
         LocalDate last = windows.lastGood(start).orElse(null);
         if (window.windowClass() == WindowClass.GOOD || last == null || !last.isBefore(start)) {
             return said;
