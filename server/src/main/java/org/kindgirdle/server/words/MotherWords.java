@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.Seasons;
@@ -69,34 +70,52 @@ class MotherWords {
     /** What to do, with the date of that and of nothing else. */
     private String headline(
             NextStep step, LayerProjection layer, LayerContext context, Map<String, String> values, Format format) {
-        String key = phrases.keyFor("step." + step, context.recipe().method());
         Job own = own(step, layer.jobs());
         LocalDate today = format.today();
         values.put("by", format.day(own == null ? null : own.by()));
         values.put("from", format.day(own == null ? null : own.from()));
-        if (step == NextStep.PROTECT) {
-            key += own == null ? ".done" : own.from().isAfter(today) ? ".later" : "";
-        } else if (step == NextStep.NEXT_SEASON && layer.state().letGo()) {
-            key += ".done";
-        } else if (step == NextStep.HOLD_SPRING
-                && context.seasons().isLastFrostAhead(today)
-                && !context.seasons()
-                        .isHardFrost(today, context.rootKillC(layer.state().stage()))) {
-            key += ".lastFrost";
-        }
         boolean bumps = context.recipe().method() == Method.FOIL_START
                 && layer.state().stage().isAtLeast(RootStage.CALLUS);
         if (step == NextStep.WAIT && bumps) {
             // what foil alone was to find out is found out
             return phrases.say("step.bumps", values);
         }
+        String headline =
+                phrases.say(key(step, context.recipe().method(), how(step, own, layer, context, today)), values);
         boolean isLate = own != null && own.by().isBefore(today);
-        if (isLate && phrases.has(key + ".late")) {
-            key += ".late";
+        String late = key(step, context.recipe().method(), ".late");
+        if (isLate && late.endsWith(".late")) {
+            return phrases.say(late, values);
         }
-        String headline = phrases.say(phrases.has(key) ? key : "step." + step, values);
-        boolean late = isLate && !key.endsWith(".late");
-        return late ? phrases.say("step.since", Map.of("headline", headline, "since", format.day(own.by()))) : headline;
+        return isLate
+                ? phrases.say("step.since", Map.of("headline", headline, "since", format.day(own.by())))
+                : headline;
+    }
+
+    /** What is said of a step as it stands: for the method by itself where there are words for it. */
+    private String key(NextStep step, Method method, String how) {
+        String plain = "step." + step;
+        String own = plain + "." + method;
+        boolean isOver = how.equals(".done") || how.equals(".later");
+        return Stream.of(own + how, isOver ? plain + how : own, own, plain + how)
+                .filter(phrases::has)
+                .findFirst()
+                .orElse(plain);
+    }
+
+    /** Which of several sentences of a step fits: it is done, not wanted yet, or waits for the end of the frosts. */
+    private static String how(
+            NextStep step, @Nullable Job own, LayerProjection layer, LayerContext context, LocalDate today) {
+        if (step == NextStep.PROTECT) {
+            return own == null ? ".done" : own.from().isAfter(today) ? ".later" : "";
+        }
+        if (step == NextStep.NEXT_SEASON) {
+            return layer.state().letGo() ? ".done" : "";
+        }
+        boolean winterEnds = context.seasons().isLastFrostAhead(today)
+                && !context.seasons()
+                        .isHardFrost(today, context.rootKillC(layer.state().stage()));
+        return step == NextStep.HOLD_SPRING && winterEnds ? ".lastFrost" : "";
     }
 
     /** The job of the step itself; for those that are nothing but waiting, the next look. */
