@@ -38,7 +38,8 @@ function likeliestOf(layer: Card): { stage: string; p: number } {
 
 function isLastLikely(layer: Card): boolean {
   const last = layer.odds.find((one) => one.stage === layer.stage)
-  return !layer.lookedOn || !last || last.p >= LIKELY
+  // what was seen today is what is there today
+  return !layer.lookedOn || layer.lookedOn === layer.asOf || !last || last.p >= LIKELY
 }
 
 function beginWith(layer: Card): void {

@@ -85,7 +85,7 @@ class RoundTest {
             FJ-02 | Soak       | soak the ball
             LQ-02 | Cover      | algae
             LQ-01 | Pot up     | pot it up
-            SM-01 | Top up     | bark has grown over the ring
+            SM-01 | Cut the bridge | bark has grown over the ring
             QU-01 | Prop       | prop
             QU-01 | Move back  | drooped on
             """)
@@ -128,7 +128,7 @@ class RoundTest {
                 .asString();
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/layers/" + code);
-            assertThat(visit.see("advice")).containsText("too late for this season: full by 8 September");
+            assertThat(visit.see("advice")).containsText("too late for this season: of those that root, ");
             assertThat(visit.see("advice")).containsText("stands the winter on its mother");
             assertThat(visit.see("dates")).containsText("8 September, when it should be:");
             assertThat(visit.axe()).isEmpty();
