@@ -4300,6 +4300,7 @@ export interface components {
             hazards: string;
             /** Format: double */
             leafCm2: number;
+            needsWinter: boolean;
             note: string;
             /** Format: double */
             opensAtMeanC: number;
@@ -4327,6 +4328,7 @@ export interface components {
             habit: "DECIDUOUS" | "SEMI_EVERGREEN" | "EVERGREEN";
             hazards: string;
             leafCm2: number;
+            needsWinter?: boolean | null;
             note: string;
             opensAtMeanC: number | string;
             /** @enum {string} */

@@ -300,7 +300,7 @@ public final class SettingWindows {
     }
 
     /** Probability of a full ball early enough in the next season. */
-    double overwinterP(LocalDate start) {
+    public double overwinterP(LocalDate start) {
         return nextSpring(start)
                 .map(spring -> readyP(start, spring.plusDays(rules.count(OVERWINTER_DAYS))))
                 .orElse(0.0);

@@ -33,6 +33,7 @@ public class PlanWords {
         values.put("roots", format.inHundred(roots));
         values.put("full", format.inHundred(window.readyP()));
         values.put("both", format.inHundred(roots * window.readyP()));
+        values.put("early", format.inHundred(windows.overwinterP(start)));
         LocalDate deadline = window.deadline();
         values.put("deadline", deadline == null ? "" : format.day(deadline));
         String key = "window." + window.windowClass();

@@ -125,7 +125,7 @@ class MethodsTest {
                 .path("checklist");
         for (Map.Entry<String, String> caution : Map.of(
                         "CLEAN_BLADE", "away from the hand",
-                        "PEEL", "milky sap",
+                        "TRY_THE_BARK", "milky sap",
                         "DRESS_WITH_HORMONE", "Follow its label",
                         "SQUEEZE_MEDIUM", "dust mask")
                 .entrySet()) {
