@@ -110,9 +110,11 @@ class LedgerTest {
                 assertThat(held.at("/held/of").asInt())
                         .as("%s %s", year, moment)
                         .isGreaterThan(100);
-                assertThat(held.path("honest").asBoolean())
+                // the demo's plants are as their profiles say and its mothers alike: a range that reckons with profiles
+                // that are off and mothers that differ holds more often there than it promises, never much less
+                assertThat(held.at("/held/share").asDouble())
                         .as("%s %s %s", year, moment, held)
-                        .isTrue();
+                        .isBetween(.72, .97);
             }
         }
         visit.open("/ledger/dates?year=2025");

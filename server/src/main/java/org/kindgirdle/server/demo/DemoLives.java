@@ -17,6 +17,7 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.PlantStep;
@@ -103,6 +104,10 @@ class DemoLives {
         final List<LayerEvent> events = new ArrayList<>();
         /** what was said after each record, by its number, while the ball filled */
         final Map<Integer, Loading.Dates> said = new HashMap<>();
+
+        /** what its looks leave, so that it is worked out once a look and not once a day */
+        @Nullable
+        TimeToReady kept;
 
         LocalDate wakesOn = LocalDate.MIN;
         boolean over;
@@ -240,8 +245,10 @@ class DemoLives {
                 return;
             }
             Long standsAt = state.placeId();
-            LayerContext context = standsAt == null ? onMother : onMother.standingIn(nursery.climate(standsAt));
+            LayerContext context =
+                    (standsAt == null ? onMother : onMother.standingIn(nursery.climate(standsAt))).keeping(life.kept);
             LayerProjection now = Projector.project(state, context, day);
+            life.kept = now.forecast() == null ? null : now.forecast().ready();
             sayAfter(life, now, day);
             boolean knifeIsIdle = day.isAfter(season.lastCut());
             Job job = now.jobs().stream()

@@ -92,6 +92,10 @@ class DemoSeason {
         final int index;
         final double truth;
         final List<LayerEvent> events = new ArrayList<>();
+        /** what its looks leave, so that it is worked out once a look and not once a day */
+        @Nullable
+        TimeToReady kept;
+
         LocalDate wakesOn = LocalDate.MIN;
         /** nearer the tip of the same limb: they come off first */
         final List<Sim> nearerTip = new ArrayList<>();
@@ -208,7 +212,8 @@ class DemoSeason {
         boolean first = last && layer.index == 0 && !layer.troubled;
         boolean spoil = first && !layer.plan.trouble().isEmpty();
         for (int deed = 0; deed < 4; deed++) {
-            LayerProjection now = Projector.project(Replay.of(layer.events), context, day);
+            LayerProjection now = Projector.project(Replay.of(layer.events), context.keeping(layer.kept), day);
+            layer.kept = now.forecast() == null ? null : now.forecast().ready();
             if (spoil && now.verdict() != null) {
                 layer.troubled = true;
                 layer.wakesOn = LocalDate.MAX;
