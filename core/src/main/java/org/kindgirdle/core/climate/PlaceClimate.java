@@ -19,6 +19,7 @@ public final class PlaceClimate {
     private static final int DAYS_OF_YEAR = 366;
     private static final int COMMON_YEAR = 365;
     private static final double MOST_WIND_MS = 80;
+    private static final double FREEZING_C = 0;
 
     private static final Rule HOT_ABOVE_NORMAL_C = Rule.of("climate.hot-above-normal");
 
@@ -133,6 +134,17 @@ public final class PlaceClimate {
      */
     public double hotAboveC(HouseRules rules, LocalDate day, double anywhereC) {
         return Math.max(anywhereC, normalOn(day.getDayOfYear()).maxC() + rules.of(HOT_ABOVE_NORMAL_C));
+    }
+
+    /**
+     * The first measured or forecast day of so many from a day on that falls below freezing; empty where none does.
+     *
+     * @param days 0 or more
+     */
+    public Optional<LocalDate> knownFrost(LocalDate from, int days) {
+        return from.datesUntil(from.plusDays(days))
+                .filter(day -> !isNormal(day) && on(day).minC() < FREEZING_C)
+                .findFirst();
     }
 
     /** The vapour pressure deficit of the place on a day, kPa. */

@@ -28,6 +28,18 @@ public record DaysOfYear(int from, int to) {
         return Math.floorMod(day - 1 + days, YEAR) + 1;
     }
 
+    /** The first date on or after a day that falls on a day of the year, 1 to 365. */
+    public static LocalDate onOrAfter(int dayOfYear, LocalDate day) {
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), dayOfYear);
+        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, dayOfYear) : thisYear;
+    }
+
+    /** The last date on or before a day that falls on a day of the year, 1 to 365. */
+    public static LocalDate onOrBefore(int dayOfYear, LocalDate day) {
+        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), dayOfYear);
+        return thisYear.isAfter(day) ? LocalDate.ofYearDay(day.getYear() - 1, dayOfYear) : thisYear;
+    }
+
     /** @param dayOfYear 1 to 366 */
     public boolean includes(int dayOfYear) {
         return from <= to ? dayOfYear >= from && dayOfYear < to : dayOfYear >= from || dayOfYear < to;

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class KeptTime {
 
-    private static final byte FORM = 1;
+    private static final byte FORM = 2;
 
     private static final int MOST_LOOKS = 250;
 
@@ -25,14 +25,13 @@ public final class KeptTime {
         if (cdf == null || looks.size() > MOST_LOOKS) {
             return null;
         }
-        int figures = 7 + cdf.length + looks.size();
-        ByteBuffer buffer = ByteBuffer.allocate(2 + looks.size() + Double.BYTES * figures);
-        buffer.put(FORM).put((byte) looks.size());
+        int doubles = 4 + time.figures().size() + cdf.length + looks.size();
+        ByteBuffer buffer = ByteBuffer.allocate(3 + looks.size() + Double.BYTES * doubles);
+        buffer.put(FORM).put((byte) looks.size()).put((byte) time.figures().size());
         for (StageSeen look : looks) {
             buffer.put((byte) look.stage().ordinal()).putDouble(look.thermalDays());
         }
-        LookNoise noise = time.noise();
-        buffer.putDouble(noise.layerSpread()).putDouble(noise.eyeSpread()).putDouble(noise.slip());
+        time.figures().forEach(buffer::putDouble);
         buffer.putDouble(time.d50())
                 .putDouble(time.spread())
                 .putDouble(time.rootsBefore())
@@ -45,18 +44,22 @@ public final class KeptTime {
 
     /** What was kept; null for nothing and for what is not understood. */
     public static @Nullable TimeToReady read(byte @Nullable [] bytes) {
-        if (bytes == null || bytes.length < 2 || bytes[0] != FORM) {
+        if (bytes == null || bytes.length < 3 || bytes[0] != FORM) {
             return null;
         }
         try {
             ByteBuffer buffer = ByteBuffer.wrap(bytes);
             buffer.get();
             int count = Byte.toUnsignedInt(buffer.get());
+            int figureCount = Byte.toUnsignedInt(buffer.get());
             List<StageSeen> looks = new ArrayList<>();
             for (int i = 0; i < count; i++) {
                 looks.add(new StageSeen(RootStage.values()[buffer.get()], buffer.getDouble()));
             }
-            LookNoise noise = new LookNoise(buffer.getDouble(), buffer.getDouble(), buffer.getDouble());
+            List<Double> figures = new ArrayList<>();
+            for (int i = 0; i < figureCount; i++) {
+                figures.add(buffer.getDouble());
+            }
             double d50 = buffer.getDouble();
             double spread = buffer.getDouble();
             double rootsBefore = buffer.getDouble();
@@ -65,7 +68,9 @@ public final class KeptTime {
             for (int i = 0; i < cdf.length; i++) {
                 cdf[i] = buffer.getDouble();
             }
-            return buffer.hasRemaining() ? null : TimeToReady.kept(d50, spread, rootsBefore, noise, looks, roots, cdf);
+            return buffer.hasRemaining()
+                    ? null
+                    : TimeToReady.kept(d50, spread, rootsBefore, figures, looks, roots, cdf);
         } catch (BufferUnderflowException | IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
             return null;
         }

@@ -94,10 +94,8 @@ public final class Seasons {
         return found;
     }
 
-    /** The coldest day on or before a day. */
     private LocalDate coldestBefore(LocalDate day) {
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), climate.coldestDayOfYear());
-        return thisYear.isAfter(day) ? LocalDate.ofYearDay(day.getYear() - 1, climate.coldestDayOfYear()) : thisYear;
+        return DaysOfYear.onOrBefore(climate.coldestDayOfYear(), day);
     }
 
     /** Whether the winter is ending: the coldest day is past, and the late last frost is not. */
@@ -144,7 +142,7 @@ public final class Seasons {
 
     /** The first day of the coming hard frosts; empty where none come. */
     public Optional<LocalDate> nextHardFrost(LocalDate day, double rootKillC) {
-        return hardFrost(rootKillC).map(days -> onOrAfter(days.from(), day));
+        return hardFrost(rootKillC).map(days -> DaysOfYear.onOrAfter(days.from(), day));
     }
 
     /** Whether leaves fall long enough before hard frost to cut it leafless; false where they never fall. */
@@ -176,8 +174,7 @@ public final class Seasons {
             return false;
         }
         int lead = DaysOfYear.later(begins, -rules.count(WINTERED_LEAD_DAYS));
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), lead);
-        LocalDate last = thisYear.isBefore(day) ? thisYear : LocalDate.ofYearDay(day.getYear() - 1, lead);
+        LocalDate last = DaysOfYear.onOrBefore(lead, day.minusDays(1));
         boolean ringedBefore = ringedOn.isBefore(coldestBefore(last));
         return fullOn.isBefore(last)
                 || ringedBefore && !fullOn.isAfter(last.plusDays(rules.count(WINTERED_SLACK_DAYS)));
@@ -185,13 +182,13 @@ public final class Seasons {
 
     /** The next day on which leaves fall; empty where they stay on. */
     public Optional<LocalDate> nextLeafFall(LocalDate day) {
-        return Optional.ofNullable(leafless).map(days -> onOrAfter(days.from(), day));
+        return Optional.ofNullable(leafless).map(days -> DaysOfYear.onOrAfter(days.from(), day));
     }
 
     /** The next day on which it leafs out, or, where leaves stay on, begins to grow; empty where growth never stops. */
     public Optional<LocalDate> nextSpring(LocalDate day) {
         Integer out = leafless != null ? Integer.valueOf(leafless.to()) : growthBegins;
-        return Optional.ofNullable(out).map(one -> onOrAfter(one, day));
+        return Optional.ofNullable(out).map(one -> DaysOfYear.onOrAfter(one, day));
     }
 
     /** The first day from a day on whose nights stay above freezing. */
@@ -201,10 +198,5 @@ public final class Seasons {
             found = found.plusDays(1);
         }
         return found;
-    }
-
-    private static LocalDate onOrAfter(int dayOfYear, LocalDate day) {
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), dayOfYear);
-        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, dayOfYear) : thisYear;
     }
 }

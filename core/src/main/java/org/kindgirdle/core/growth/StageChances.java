@@ -1,5 +1,7 @@
 package org.kindgirdle.core.growth;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 
@@ -56,6 +58,18 @@ final class StageChances {
         for (int stage = 0; stage < NEVER.length; stage++) {
             never[stage] = rules.of(NEVER[stage]) / sum;
         }
+    }
+
+    /** All figures of the house that the chances rest on: what is worked out by others is known by them. */
+    List<Double> figures() {
+        List<Double> all = new ArrayList<>(List.of(noise.layerSpread(), noise.eyeSpread(), noise.slip()));
+        for (double share : lnShare) {
+            all.add(share);
+        }
+        for (double shown : never) {
+            all.add(shown);
+        }
+        return all;
     }
 
     static int deviations() {

@@ -34,7 +34,7 @@ public final class TimeToReady {
     private final double d50;
     private final double spread;
     private final double rootsBefore;
-    private final LookNoise noise;
+    private final List<Double> figures;
     private final List<StageSeen> looks;
     private final double roots;
 
@@ -45,14 +45,14 @@ public final class TimeToReady {
             double d50,
             double spread,
             double rootsBefore,
-            LookNoise noise,
+            List<Double> figures,
             List<StageSeen> looks,
             double roots,
             double @Nullable [] cdf) {
         this.d50 = Require.positive("d50", d50);
         this.spread = Require.positive("spread", spread);
         this.rootsBefore = Require.within("chance that it roots", rootsBefore, 0, 1);
-        this.noise = noise;
+        this.figures = List.copyOf(figures);
         this.looks = List.copyOf(looks);
         this.roots = roots;
         this.cdf = cdf;
@@ -94,16 +94,16 @@ public final class TimeToReady {
      * @param roots the chance that it roots at all
      */
     public static TimeToReady prior(double d50, double spread, double roots) {
-        return new TimeToReady(d50, spread, roots, LookNoise.of(HouseRules.SHIPPED), List.of(), roots, null);
+        return new TimeToReady(d50, spread, roots, List.of(), List.of(), roots, null);
     }
 
     /** After looks in the order in which they were made. */
     public static TimeToReady after(
             HouseRules rules, LookNoise noise, double d50, double spread, double roots, List<StageSeen> looks) {
-        if (looks.isEmpty()) {
-            return new TimeToReady(d50, spread, roots, noise, looks, roots, null);
-        }
         StageChances chances = new StageChances(rules, noise);
+        if (looks.isEmpty()) {
+            return new TimeToReady(d50, spread, roots, chances.figures(), looks, roots, null);
+        }
         double[] mass = weights();
         double[] kept = mass.clone();
         double evidence = multiply(mass, chances, Math.log(d50), spread, looks, 0);
@@ -115,7 +115,13 @@ public final class TimeToReady {
         }
         double both = roots * evidence + (1 - roots) * never;
         return new TimeToReady(
-                d50, spread, roots, noise, looks, both > 0 ? roots * evidence / both : roots, cumulated(mass));
+                d50,
+                spread,
+                roots,
+                chances.figures(),
+                looks,
+                both > 0 ? roots * evidence / both : roots,
+                cumulated(mass));
     }
 
     /** As it was worked out before. */
@@ -123,27 +129,32 @@ public final class TimeToReady {
             double d50,
             double spread,
             double rootsBefore,
-            LookNoise noise,
+            List<Double> figures,
             List<StageSeen> looks,
             double roots,
             double[] cdf) {
-        return new TimeToReady(d50, spread, rootsBefore, noise, looks, roots, cdf);
+        return new TimeToReady(d50, spread, rootsBefore, figures, looks, roots, cdf);
     }
 
     double @Nullable [] cdf() {
         return cdf;
     }
 
-    LookNoise noise() {
-        return noise;
+    List<Double> figures() {
+        return figures;
     }
 
-    /** Whether it is what these figures and looks leave: then it need not be worked out again. */
-    public boolean isAfter(LookNoise noise, double d50, double spread, double roots, List<StageSeen> looks) {
+    /** Whether it is what these figures, rules and looks leave: then it need not be worked out again. */
+    public boolean isAfter(
+            HouseRules rules, LookNoise noise, double d50, double spread, double roots, List<StageSeen> looks) {
+        return isAfter(new StageChances(rules, noise).figures(), d50, spread, roots, looks);
+    }
+
+    private boolean isAfter(List<Double> figures, double d50, double spread, double roots, List<StageSeen> looks) {
         return this.d50 == d50
                 && this.spread == spread
                 && this.rootsBefore == roots
-                && this.noise.equals(noise)
+                && this.figures.equals(figures)
                 && this.looks.equals(looks);
     }
 
@@ -272,7 +283,7 @@ public final class TimeToReady {
      */
     public Map<RootStage, Double> stages(HouseRules rules, double thermalDays) {
         Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
-        StageChances chances = new StageChances(rules, noise);
+        StageChances chances = new StageChances(rules, LookNoise.of(rules));
         double lnG = Math.log(Math.max(Double.MIN_NORMAL, thermalDays));
         double[] found = new double[RootStage.values().length];
         double[] there = new double[found.length];
@@ -312,12 +323,12 @@ public final class TimeToReady {
     @Override
     public boolean equals(@Nullable Object other) {
         return other instanceof TimeToReady that
-                && isAfter(that.noise, that.d50, that.spread, that.rootsBefore, that.looks);
+                && isAfter(that.figures, that.d50, that.spread, that.rootsBefore, that.looks);
     }
 
     @Override
     public int hashCode() {
-        return Objects.hash(d50, spread, rootsBefore, noise, looks);
+        return Objects.hash(d50, spread, rootsBefore, figures, looks);
     }
 
     @Override

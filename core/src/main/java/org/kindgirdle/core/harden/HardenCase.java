@@ -23,7 +23,6 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
     /** How far ahead a frost of the forecast counts, days. */
     private static final int FORECAST_DAYS = 14;
 
-    private static final double FREEZING_C = 0;
     private static final Rule FROST_AHEAD_DAYS = Rule.of("harden.frost-ahead");
 
     private PlaceClimate climate() {
@@ -112,7 +111,7 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
     }
 
     private boolean isHot(LocalDate day) {
-        return climate().on(day).maxC() > climate().hotAboveC(rules, day, HardenRules.hotC(rules));
+        return StepUpDay.of(rules, climate(), day).hot();
     }
 
     /** Whether the nights of the next rung are about to freeze: then the winter's care leads, and nothing moves up. */
@@ -123,19 +122,9 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
                     boolean season = air.frosts()
                             .map(frosts -> frosts.daysToFrost(today) < rules.count(FROST_AHEAD_DAYS))
                             .orElse(false);
-                    return season || isFrostForecast(air);
+                    return season || air.knownFrost(today, FORECAST_DAYS).isPresent();
                 })
                 .orElse(false);
-    }
-
-    private boolean isFrostForecast(PlaceClimate air) {
-        for (int ahead = 0; ahead < FORECAST_DAYS; ahead++) {
-            LocalDate day = today.plusDays(ahead);
-            if (!air.isNormal(day) && air.on(day).minC() < FREEZING_C) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** Days to the early first frost in the air of the next rung; null where none comes. */
@@ -214,9 +203,6 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
         if (leafless() == null) {
             return day;
         }
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), leafless().to());
-        return thisYear.isBefore(day)
-                ? LocalDate.ofYearDay(day.getYear() + 1, leafless().to())
-                : thisYear;
+        return DaysOfYear.onOrAfter(leafless().to(), day);
     }
 }

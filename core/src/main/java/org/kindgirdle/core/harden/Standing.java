@@ -35,7 +35,6 @@ public record Standing(
         if (begins == null) {
             return day;
         }
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), begins);
-        return thisYear.isAfter(day) ? thisYear : LocalDate.ofYearDay(day.getYear() + 1, begins);
+        return DaysOfYear.onOrAfter(begins, day.plusDays(1));
     }
 }

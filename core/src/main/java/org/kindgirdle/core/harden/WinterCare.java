@@ -25,8 +25,6 @@ public record WinterCare(Need need, LocalDate by, boolean forecast, boolean bare
     /** How far ahead a frost of the forecast counts, days. */
     private static final int FORECAST_DAYS = 14;
 
-    private static final double FREEZING_C = 0;
-
     /** What it needs. */
     public enum Need {
         /** a roof that keeps wind and wet off; some frost does no harm */
@@ -52,19 +50,9 @@ public record WinterCare(Need need, LocalDate by, boolean forecast, boolean bare
         if (hardy && plant.rung() == Rung.OPEN) {
             return Optional.empty();
         }
-        LocalDate ahead = forecastFrost(climate, today);
+        LocalDate ahead = climate.knownFrost(today, FORECAST_DAYS).orElse(null);
         LocalDate by = ahead != null ? ahead : frosts.isFrostSeason(today) ? today : frosts.nextFirstEarly(today);
         boolean bare = leafless != null && leafless.includes(by);
         return Optional.of(new WinterCare(hardy ? Need.COVER : Need.FROST_FREE, by, ahead != null, bare));
-    }
-
-    private static @Nullable LocalDate forecastFrost(PlaceClimate climate, LocalDate today) {
-        for (int ahead = 0; ahead < FORECAST_DAYS; ahead++) {
-            LocalDate day = today.plusDays(ahead);
-            if (!climate.isNormal(day) && climate.on(day).minC() < FREEZING_C) {
-                return day;
-            }
-        }
-        return null;
     }
 }

@@ -26,6 +26,7 @@ import org.kindgirdle.core.learn.Share;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.Recipe;
+import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
@@ -63,25 +64,15 @@ public record LayerContext(
 
     /** The same with the plant at another place once it is severed. */
     public LayerContext standingIn(PlaceClimate other) {
-        return new LayerContext(
-                climate,
-                exposure,
-                species,
-                time,
-                recipe,
-                vigour,
-                rootRun,
-                rules,
-                coverAtHand,
-                sums,
-                other,
-                openAir,
-                seasons,
-                kept);
+        return copy(other, kept);
     }
 
     /** The same for a layer of which this was worked out before; it is used where nothing that it rests on has changed. */
     public LayerContext keeping(@Nullable TimeToReady ready) {
+        return copy(plantClimate, ready);
+    }
+
+    private LayerContext copy(PlaceClimate where, @Nullable TimeToReady ready) {
         return new LayerContext(
                 climate,
                 exposure,
@@ -93,10 +84,19 @@ public record LayerContext(
                 rules,
                 coverAtHand,
                 sums,
-                plantClimate,
+                where,
                 openAir,
                 seasons,
                 ready);
+    }
+
+    /** The cuts and the ball of a layer on its branch. */
+    RingAndBall ball(LayerState state) {
+        return recipe.ball(
+                rules,
+                state.set().diameterMm(),
+                species.bridgesReadily(),
+                state.bridgedBefore() || state.attempts() > 0);
     }
 
     /** Days of the year without leaves where it grew up; null if it keeps them. */
@@ -141,7 +141,7 @@ public record LayerContext(
         double d50 = time.d50ThermalDays();
         double spread = time.spread(rules);
         double roots = rootsBefore(factors);
-        return kept != null && kept.isAfter(noise, d50, spread, roots, looks)
+        return kept != null && kept.isAfter(rules, noise, d50, spread, roots, looks)
                 ? kept
                 : TimeToReady.after(rules, noise, d50, spread, roots, looks);
     }

@@ -68,6 +68,7 @@ public record LayerProjection(
      * @param q10 first day with a tenth of the probability, null beyond the horizon; q50 and q90 alike
      * @param topUp how the ball dries
      * @param topUpOn when it wants water
+     * @param waterToAddG what it has lost by now
      * @param deadline the coming day by which it should be full, by its school; null where no frost comes
      * @param inTimeP probability that it is, by what its looks leave; 1 where there is no such day
      */
@@ -81,6 +82,7 @@ public record LayerProjection(
             @Nullable LocalDate q90,
             TopUp topUp,
             LocalDate topUpOn,
+            double waterToAddG,
             @Nullable LocalDate deadline,
             double inTimeP) {}
 }

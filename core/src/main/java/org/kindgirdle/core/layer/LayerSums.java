@@ -20,7 +20,6 @@ import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepInputs;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.plan.SettingWindows;
-import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.Verdict;
 
 /**
@@ -41,6 +40,7 @@ final class LayerSums {
     private final HeatTrack heat;
     private final TimeToReady prior;
     private final TimeToReady ready;
+    private final WaterBalance water;
     private final LocalDate dryOn;
     private @Nullable SettingWindows windows;
 
@@ -56,7 +56,8 @@ final class LayerSums {
         }
         this.prior = context.time().prior(rules);
         this.ready = context.ready(factors, seen);
-        this.dryOn = new WaterBalance(state, context, ball(), state.covers()).dueOn();
+        this.water = new WaterBalance(state, context, context.ball(state), state.covers());
+        this.dryOn = water.dueOn();
     }
 
     RecipeFactors factors() {
@@ -72,15 +73,6 @@ final class LayerSums {
         return ready;
     }
 
-    RingAndBall ball() {
-        return context.recipe()
-                .ball(
-                        rules,
-                        state.set().diameterMm(),
-                        context.species().bridgesReadily(),
-                        state.bridgedBefore() || state.attempts() > 0);
-    }
-
     SettingWindows windows() {
         if (windows == null) {
             windows = context.windows(heat.coverNow(), factors, state.set().school(), state.stage());
@@ -94,6 +86,11 @@ final class LayerSums {
         Seasons seasons = context.seasons();
         boolean freezes = context.climate().on(due).minC() < 0 && !seasons.isGrowing(due);
         return freezes ? seasons.thaw(due) : dryOn;
+    }
+
+    /** What the ball has lost by a day, g: as much as it takes to be full again. */
+    double waterToAddG(LocalDate today) {
+        return water.lostG(today);
     }
 
     /** Days between which it is best looked at next. */

@@ -34,8 +34,6 @@ final class MotherJobs {
     /** How far ahead a frost of the forecast counts, days. */
     private static final int FORECAST_DAYS = 14;
 
-    private static final double FREEZING_C = 0;
-
     private final LayerState state;
     private final LayerContext context;
     private final LocalDate today;
@@ -184,13 +182,7 @@ final class MotherJobs {
 
     /** The eve of the first frost in the forecast. */
     private Optional<LocalDate> forecastFrost() {
-        for (int ahead = 1; ahead <= FORECAST_DAYS; ahead++) {
-            LocalDate day = today.plusDays(ahead);
-            if (!context.climate().isNormal(day) && context.climate().on(day).minC() < FREEZING_C) {
-                return Optional.of(day.minusDays(1));
-            }
-        }
-        return Optional.empty();
+        return context.climate().knownFrost(today.plusDays(1), FORECAST_DAYS).map(frost -> frost.minusDays(1));
     }
 
     /** Whether a step was recorded as done for the season that begins on a day. */

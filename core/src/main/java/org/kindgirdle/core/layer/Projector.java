@@ -12,7 +12,6 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RecipeFactors;
 import org.kindgirdle.core.growth.RootStage;
-import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.harden.HardenRules;
@@ -57,10 +56,8 @@ public final class Projector {
         this.rules = context.rules();
         this.today = today;
         LayerRecord.Set set = state.set();
-        SpeciesProfile species = context.species();
         this.factors = context.factors(set.wood());
-        this.ball = context.recipe()
-                .ball(rules, set.diameterMm(), species.bridgesReadily(), state.bridgedBefore() || state.attempts() > 0);
+        this.ball = context.ball(state);
         this.load = BranchLoad.of(
                 rules,
                 ball.mediumMl(),
@@ -156,6 +153,7 @@ public final class Projector {
                 heat.dayReaching(ready.quantile(.9)).orElse(null),
                 topUp(heat.coverNow()),
                 sums.topUpOn(today),
+                sums.waterToAddG(today),
                 deadline,
                 deadline == null ? 1 : ready.fullBy(heat.throughDay(deadline)));
         Verdict<NextStep, NextStepRules> verdict = sums.decide(today);

@@ -97,6 +97,22 @@ final class WaterBalance {
         throw new IllegalStateException("a ball that was never wet");
     }
 
+    /** What is gone of the water by the end of a day, g; no more than a fresh ball holds. */
+    double lostG(LocalDate day) {
+        double water = ball.mediumMl() * context.recipe().medium().waterGMl(rules);
+        double trigger = TopUp.usableShare(rules) * water;
+        double lost = 0;
+        for (int i = 0; i < turns.size() && !turns.get(i).on().isAfter(day); i++) {
+            Turn turn = turns.get(i);
+            if (turn.look() != null) {
+                lost = found(turn.look(), lost, trigger, water);
+            }
+            LocalDate next = i + 1 < turns.size() ? turns.get(i + 1).on() : day;
+            lost += lost(turn, turn.on(), next.isAfter(day) ? day : next, water);
+        }
+        return Math.min(water, lost);
+    }
+
     private static double found(LayerRecord.Looked look, double lost, double trigger, double water) {
         if (look.conditions().contains(Condition.DRY)) {
             return trigger;

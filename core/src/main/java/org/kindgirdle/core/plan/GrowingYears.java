@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.DaysOfYear;
 
 /**
  * When rings may be cut in the growing years of a place. One year turns into the next on the coldest day of the
@@ -26,14 +27,12 @@ public final class GrowingYears {
 
     /** The first day of the growing year that a day lies in. */
     LocalDate startOf(LocalDate day) {
-        int turn = climate.coldestDayOfYear();
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), turn);
-        return thisYear.isAfter(day) ? LocalDate.ofYearDay(day.getYear() - 1, turn) : thisYear;
+        return DaysOfYear.onOrBefore(climate.coldestDayOfYear(), day);
     }
 
     /** The day of the growing year on which the mean passes what the species opens at; empty if it never does. */
     Optional<LocalDate> opensOn(LocalDate day) {
-        return Optional.ofNullable(opens).map(dayOfYear -> onOrAfter(dayOfYear, startOf(day)));
+        return Optional.ofNullable(opens).map(dayOfYear -> DaysOfYear.onOrAfter(dayOfYear, startOf(day)));
     }
 
     /**
@@ -42,7 +41,7 @@ public final class GrowingYears {
      */
     Optional<LocalDate> closesOn(LocalDate day) {
         LocalDate start = startOf(day);
-        Optional<LocalDate> cool = Optional.ofNullable(cools).map(dayOfYear -> onOrAfter(dayOfYear, start));
+        Optional<LocalDate> cool = Optional.ofNullable(cools).map(dayOfYear -> DaysOfYear.onOrAfter(dayOfYear, start));
         Optional<LocalDate> frost = climate.frosts().map(frosts -> frosts.nextFirstAverage(start));
         return Stream.of(cool, frost).flatMap(Optional::stream).min(Comparator.naturalOrder());
     }
@@ -64,10 +63,5 @@ public final class GrowingYears {
         LocalDate next = startOf(day).plusYears(1);
         LocalDate lastFrost = lastFrostOn(next);
         return opensOn(next).map(opened -> opened.isBefore(lastFrost) ? lastFrost : opened);
-    }
-
-    static LocalDate onOrAfter(int dayOfYear, LocalDate day) {
-        LocalDate thisYear = LocalDate.ofYearDay(day.getYear(), dayOfYear);
-        return thisYear.isBefore(day) ? LocalDate.ofYearDay(day.getYear() + 1, dayOfYear) : thisYear;
     }
 }

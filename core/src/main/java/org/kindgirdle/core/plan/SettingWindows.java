@@ -207,7 +207,7 @@ public final class SettingWindows {
             return Optional.of(frosts.get().nextFirstEarly(year).minusDays(rules.count(ESTABLISH_DAYS)));
         }
         // where growth never stops the year turns on its coldest day
-        return Optional.of(growthStops == null ? year.plusYears(1) : GrowingYears.onOrAfter(growthStops, year));
+        return Optional.of(growthStops == null ? year.plusYears(1) : DaysOfYear.onOrAfter(growthStops, year));
     }
 
     /** Probability of a full ball by the end of a day, if it is set on the start. */
@@ -243,7 +243,7 @@ public final class SettingWindows {
         if (!coverAtHand || growthStops == null || deadline.isEmpty()) {
             return inTime;
         }
-        return Math.max(inTime, readyP(start, GrowingYears.onOrAfter(growthStops, years.startOf(start))));
+        return Math.max(inTime, readyP(start, DaysOfYear.onOrAfter(growthStops, years.startOf(start))));
     }
 
     /** The first day by whose end the ball is full with a probability, 0 < p < 1; empty beyond the horizon. */
@@ -288,7 +288,7 @@ public final class SettingWindows {
     Optional<Integer> daysToLeafFall(LocalDate start) {
         Integer fall = leafless != null ? Integer.valueOf(leafless.from()) : growthStops;
         return Optional.ofNullable(fall).map(day -> {
-            LocalDate leafFall = GrowingYears.onOrAfter(day, years.startOf(start));
+            LocalDate leafFall = DaysOfYear.onOrAfter(day, years.startOf(start));
             return (int) ChronoUnit.DAYS.between(start, leafFall);
         });
     }
@@ -311,7 +311,7 @@ public final class SettingWindows {
         LocalDate next = years.startOf(start).plusYears(1);
         Integer spring = leafless != null ? Integer.valueOf(leafless.to()) : growthBegins;
         if (spring != null) {
-            return Optional.of(GrowingYears.onOrAfter(spring, next));
+            return Optional.of(DaysOfYear.onOrAfter(spring, next));
         }
         return climate.frosts().map(frosts -> frosts.nextLastLate(next));
     }

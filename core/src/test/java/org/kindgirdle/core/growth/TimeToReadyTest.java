@@ -14,9 +14,11 @@ import java.util.Random;
 import org.hipparchus.special.Erf;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.house.Rule;
 
 class TimeToReadyTest {
 
+    private static final HouseRules RULES = HouseRules.SHIPPED;
     private static final LookNoise NOISE = LookNoise.of(HouseRules.SHIPPED);
 
     private static TimeToReady after(double d50, double spread, double roots, StageSeen... looks) {
@@ -169,11 +171,19 @@ class TimeToReadyTest {
     void what_was_worked_out_is_known_again_by_what_it_rests_on() {
         StageSeen look = new StageSeen(RootStage.CALLUS, 20);
         TimeToReady ready = after(40, .3, .8, look);
-        assertThat(ready.isAfter(NOISE, 40, .3, .8, List.of(look))).isTrue();
-        assertThat(ready.isAfter(NOISE, 40, .3, .8, List.of())).isFalse();
-        assertThat(ready.isAfter(NOISE, 41, .3, .8, List.of(look))).isFalse();
-        assertThat(ready.isAfter(new LookNoise(.12, .08, .1), 40, .3, .8, List.of(look)))
+        assertThat(ready.isAfter(RULES, NOISE, 40, .3, .8, List.of(look))).isTrue();
+        assertThat(ready.isAfter(RULES, NOISE, 40, .3, .8, List.of())).isFalse();
+        assertThat(ready.isAfter(RULES, NOISE, 41, .3, .8, List.of(look))).isFalse();
+        assertThat(ready.isAfter(RULES, new LookNoise(.12, .08, .1), 40, .3, .8, List.of(look)))
                 .isFalse();
+        // a figure the posterior rests on, changed by the owner, leaves nothing kept standing
+        for (String code : List.of("stage.CALLUS.begins", "stage.MATURE.begins", "never.CALLUS")) {
+
+            HouseRules changed = RULES.with(code, RULES.of(Rule.of(code)) * 1.05);
+            assertThat(ready.isAfter(changed, NOISE, 40, .3, .8, List.of(look)))
+                    .as(code)
+                    .isFalse();
+        }
     }
 
     @Test

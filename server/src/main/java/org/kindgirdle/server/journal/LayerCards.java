@@ -206,9 +206,7 @@ class LayerCards {
     private LayerCard.Suggested suggested(LayerProjection projection, LayerContext context, Format format) {
         LayerState state = projection.state();
         LayerProjection.RootForecast forecast = projection.forecast();
-        double water = forecast == null
-                ? 0
-                : forecast.topUp().waterToAddG(ChronoUnit.DAYS.between(state.wateredOn(), format.today()));
+        double water = forecast == null ? 0 : forecast.waterToAddG();
         double ring = RingAndBall.againMm(context.rules(), state.ringMm());
         HardenVerdict hardening = projection.hardening();
         return new LayerCard.Suggested(
