@@ -41,6 +41,7 @@ const {
   body,
   preview,
   sums,
+  isSettled,
   reason,
   isComplete,
   another,
@@ -200,7 +201,7 @@ function take(planned: Schemas['Planned']): void {
   </p>
 
   <div class="mt-6 grid gap-6 xl:grid-cols-[minmax(0,1fr)_22rem] xl:grid-rows-[auto_1fr]">
-    <form @submit.prevent="save">
+    <form :aria-busy="!isSettled" data-testid="batch" @submit.prevent="save">
       <BenchRows
         ref="grid"
         v-model="rows"

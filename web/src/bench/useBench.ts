@@ -78,6 +78,8 @@ export function useBench(begin: { motherId: string }) {
   /** The sums of each row; null of one that has something wrong. */
   const sums = ref<(Schemas['Row'] | null)[]>([])
   const violations = ref<Violation[]>([])
+  /** Whether what stands there now is reckoned: what is said of the batch is said of these rows, not of older ones. */
+  const isSettled = ref(true)
   let timer: ReturnType<typeof setTimeout> | undefined
   let asked = 0
 
@@ -157,6 +159,7 @@ export function useBench(begin: { motherId: string }) {
     sums.value = all.rows.map((_, index) => answer?.rows[left.indexOf(index)] ?? null)
     // what is said of the batch as a whole holds only if all of it was looked at
     preview.value = left.length === all.rows.length ? answer : null
+    isSettled.value = true
   }
 
   watch(
@@ -172,6 +175,7 @@ export function useBench(begin: { motherId: string }) {
     () => {
       clearTimeout(timer)
       const some = head.value.motherId && head.value.recipeId && rows.value.some((row) => row.diameter.trim())
+      isSettled.value = !some
       if (some) timer = setTimeout(() => void reckon(), SETTLE_MS)
       else {
         preview.value = null
@@ -239,6 +243,7 @@ export function useBench(begin: { motherId: string }) {
     preview,
     sums,
     violations,
+    isSettled,
     reason,
     isComplete,
     another,

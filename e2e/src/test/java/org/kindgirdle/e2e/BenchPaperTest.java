@@ -101,9 +101,7 @@ class BenchPaperTest {
             assertThat(visit.page().locator("[data-row]")).hasCount(3);
             assertThat(visit.field("Diameter").last()).hasValue("17");
             assertThat(visit.see("remarks")).isVisible();
-            if (visit.see("reason").isVisible()) {
-                visit.see("reason").fill("counted by the test");
-            }
+            visit.giveReasonIfAsked("counted by the test");
             visit.tap("set");
             assertThat(visit.see("set-done")).containsText("3 layers are set");
             assertThat(visit.see("planned")).hasCount(0);

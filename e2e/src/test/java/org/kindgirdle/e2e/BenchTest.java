@@ -76,9 +76,7 @@ class BenchTest {
                 assertThat(visit.page().locator("[data-row]")).hasCount(10);
                 assertThat(visit.see("row-sums-9")).containsText("Ring");
                 assertThat(visit.see("remarks")).isVisible();
-                if (visit.see("reason").isVisible()) {
-                    visit.see("reason").fill("counted by the test");
-                }
+                visit.giveReasonIfAsked("counted by the test");
                 visit.field("Lean").last().focus();
                 typist.press("Control+Enter");
                 assertThat(visit.see("set-done")).containsText("10 layers are set");
@@ -173,9 +171,7 @@ class BenchTest {
             });
             visit.field("Diameter").fill("17");
             assertThat(visit.see("remarks")).isVisible();
-            if (visit.see("reason").isVisible()) {
-                visit.see("reason").fill("counted by the test");
-            }
+            visit.giveReasonIfAsked("counted by the test");
             long before = layersOn("QU-02");
             visit.tap("set");
             assertThat(visit.see("waiting")).containsText("One layer on QU-02");

@@ -60,9 +60,7 @@ class FirstDayTest {
             visit.pick("Mother", "M-1");
             visit.field("Diameter").fill("16");
             assertThat(visit.see("remarks")).isVisible();
-            if (visit.see("reason").isVisible()) {
-                visit.see("reason").fill("the first one, to learn");
-            }
+            visit.giveReasonIfAsked("the first one, to learn");
             visit.tap("set");
             assertThat(visit.see("set-done")).containsText("One layer is set");
 

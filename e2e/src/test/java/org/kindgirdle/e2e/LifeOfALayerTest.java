@@ -55,9 +55,7 @@ class LifeOfALayerTest {
         diameter.nth(1).press("Enter");
         assertThat(diameter).hasCount(3);
         assertThat(visit.see("remarks")).isVisible();
-        if (visit.see("reason").isVisible()) {
-            visit.see("reason").fill("The tunnel is warm until November.");
-        }
+        visit.giveReasonIfAsked("The tunnel is warm until November.");
         visit.button("Set these 3 layers").click();
         assertThat(visit.see("set-done")).containsText("3 layers are set");
         codes = visit.see("set-done").locator("a:not(.btn)").allInnerTexts();

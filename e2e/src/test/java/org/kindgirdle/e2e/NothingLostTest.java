@@ -115,9 +115,7 @@ class NothingLostTest {
         visit.field("Diameter").fill("21");
         assertThat(visit.see("sums")).isVisible();
         visit.page().route("**/api/v1/batches", Route::abort);
-        if (visit.see("reason").isVisible()) {
-            visit.see("reason").fill("asked for");
-        }
+        visit.giveReasonIfAsked("asked for");
         visit.tap("set");
         // the bench is free for the next; what was set is kept, also over a reload
         assertThat(visit.see("waiting")).containsText("kept on this device until the network is back");

@@ -119,6 +119,8 @@ class RecordsInAndOutTest {
         visit.tap("take");
         assertThat(visit.see("taken")).containsText("Count their leafy shoots");
         visit.see("taken").getByText("Stock").click();
+        // the page that is left names her too: only what Stock shows leads on
+        assertThat(visit.heading("Mothers")).isVisible();
         visit.page().getByText("Shed corner").first().click();
         assertThat(visit.heading("Shed corner")).isVisible();
         assertThat(visit.page().getByText("count its leafy shoots")).isVisible();

@@ -149,9 +149,7 @@ class SeasonTest {
             visit.field("Diameter").fill("16");
             visit.tap("same-again");
             assertThat(visit.see("remarks")).isVisible();
-            if (visit.see("reason").isVisible()) {
-                visit.see("reason").fill("for the orchard");
-            }
+            visit.giveReasonIfAsked("for the orchard");
             visit.tap("set");
             assertThat(visit.see("set-done")).containsText("6 layers are set");
             visit.open("/season?species=MESGER");

@@ -69,9 +69,7 @@ class StockTest {
             visit.tap("same-again");
             assertThat(visit.field("To union").last()).not().hasValue(first);
             assertThat(visit.see("remarks")).not().containsText("On Crossing limb");
-            if (visit.see("reason").isVisible()) {
-                visit.see("reason").fill("wanted this year");
-            }
+            visit.giveReasonIfAsked("wanted this year");
             visit.tap("set");
             assertThat(visit.see("set-done")).containsText("2 layers are set");
 

@@ -46,9 +46,7 @@ class TrialTest {
             assertThat(visit.field("Diameter").last()).hasValue("15");
             assertThat(visit.field("Diameter").first()).hasValue("14");
             assertThat(visit.see("remarks")).isVisible();
-            if (visit.see("reason").isVisible()) {
-                visit.see("reason").fill("counted by the test");
-            }
+            visit.giveReasonIfAsked("counted by the test");
             visit.tap("set");
             assertThat(visit.see("set-done")).containsText("2 layers are set");
             visit.see("set-done").locator("a").first().click();

@@ -7,12 +7,21 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** The {@code kg} command on a data folder of its own. */
 public final class Kg implements AutoCloseable {
+
+    /** Those that have started something: it keeps itself running, also when the tests are broken off. */
+    private static final Set<Kg> STARTED = ConcurrentHashMap.newKeySet();
+
+    static {
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> STARTED.forEach(kg -> kg.run("stop"))));
+    }
 
     private final Map<String, String> settings = new HashMap<>();
 
@@ -54,6 +63,9 @@ public final class Kg implements AutoCloseable {
     }
 
     public Outcome run(String... arguments) {
+        if (List.of("start", "update").contains(arguments[0])) {
+            STARTED.add(this);
+        }
         List<String> command =
                 new ArrayList<>(List.of(Project.ROOT.resolve("kg").toString()));
         command.addAll(List.of(arguments));
@@ -84,5 +96,6 @@ public final class Kg implements AutoCloseable {
     @Override
     public void close() {
         run("stop");
+        STARTED.remove(this);
     }
 }

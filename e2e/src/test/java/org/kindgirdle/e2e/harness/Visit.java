@@ -230,6 +230,15 @@ public final class Visit implements AutoCloseable {
         list.selectOption(option.first().getAttribute("value"));
     }
 
+    /** Why the batch on the Bench is set all the same, if what is said of it as it stands now asks for a reason. */
+    public void giveReasonIfAsked(String reason) {
+        // what is said of rows that have changed since asks for nothing
+        assertThat(see("batch")).hasAttribute("aria-busy", "false");
+        if (see("reason").isVisible()) {
+            see("reason").fill(reason);
+        }
+    }
+
     /** The password once more, where an owner is asked for it. */
     public void confirmPassword() {
         see("confirm-password").getByLabel("Password").fill(PASSWORD);
