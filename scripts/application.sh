@@ -92,7 +92,7 @@ work_done() {
 # nothing at all has gone on for two minutes.
 PATIENCE=${KG_PATIENCE:-120}
 wait_until_up() {
-    local still=0 before=0 now tries=0
+    local still=0 before=0 now moved tries=0
     until ready; do
         [ -z "${1:-}" ] || kill -0 "$1" 2>/dev/null || { explain_log; fail "The application did not start." "See $LOGS/application.log"; }
         # one that a supervisor starts over and over will not come up by waiting
@@ -100,8 +100,10 @@ wait_until_up() {
         [ -n "${1:-}" ] || [ "${tries:-0}" -lt $((TRIES_BEFORE + 2)) ] ||
             { explain_log; fail "The application did not start." "See $LOGS/application.log"; }
         now=$(work_done)
-        # an idle virtual machine stirs a little, too
-        if [ $((now - before)) -gt 20 ]; then before=$now still=0; else still=$((still + 1)); fi
+        # an idle virtual machine stirs a little, too; a process that is started again, or a log that is put away, counts
+        # from less than before
+        moved=$((now - before))
+        if [ "${moved#-}" -gt 20 ]; then before=$now still=0; else still=$((still + 1)); fi
         [ "$still" -lt $((PATIENCE * 5)) ] ||
             { explain_log; fail "The application has done nothing for $PATIENCE s, and is not ready." "See $LOGS/application.log"; }
         sleep 0.2

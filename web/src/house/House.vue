@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, type Ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { api, Problem, type Schemas } from '@/shared/api/client'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -9,6 +10,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital, METHODS, word } from '@/shared/words'
 import CalendarSection from './CalendarSection.vue'
 import HouseRules from './HouseRules.vue'
+import LeafSection from './LeafSection.vue'
 import People from './People.vue'
 import PlaceForm from './PlaceForm.vue'
 import PriceSection from './PriceSection.vue'
@@ -19,6 +21,7 @@ import SuppliesSection from './SuppliesSection.vue'
 import WeatherSection from './WeatherSection.vue'
 
 /** How do we do it here? */
+const { t } = useI18n()
 const session = useSession()
 const queries = useQueryClient()
 const site = useQuery({
@@ -62,6 +65,7 @@ const PARTS = computed(() => [
   ['site-title', 'Site'],
   ['places-title', 'Places'],
   ['weather-title', 'Weather'],
+  ['leaves-title', t('leaves.title')],
   ['recipes-title', 'Recipes'],
   ['supplies-title', 'Supplies'],
   ['rules-title', 'House rules'],
@@ -158,6 +162,8 @@ const houseSaved = () => saved(null)
   </section>
 
   <WeatherSection v-if="site.data.value" class="mt-8" :today="session.today" @saved="houseSaved" />
+
+  <LeafSection v-if="site.data.value" class="mt-8" />
 
   <section class="mt-8" aria-labelledby="recipes-title">
     <div class="flex items-center justify-between border-b-2 border-ink pb-1">

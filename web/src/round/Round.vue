@@ -9,6 +9,7 @@ import { DEEDS } from '@/shared/words'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useSession } from '@/shared/session'
 import BackupNote from './BackupNote.vue'
+import LeavesOnTheWay from './LeavesOnTheWay.vue'
 import PlaceJobs from './PlaceJobs.vue'
 import RoundCard from './RoundCard.vue'
 import { useWalk } from './useWalk'
@@ -165,6 +166,7 @@ function openOther(): void {
         :skipped="skipped"
         @open="open"
       />
+      <LeavesOnTheWay :leaves="round.leaves ?? []" :today="round.today" />
       <form class="mt-5 flex items-end gap-2" @submit.prevent="openOther">
         <label class="grid grow gap-1">
           <span class="font-bold">Another layer, though it is not due</span>

@@ -7,7 +7,7 @@ export function useCommand<T>() {
   const problem = ref<unknown>(null)
   let id = newCommandId()
 
-  async function send(method: 'POST' | 'PUT', path: string, body: unknown): Promise<T | null> {
+  async function send(method: 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T | null> {
     saving.value = true
     problem.value = null
     try {

@@ -548,6 +548,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/leaf-records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/leaf-records/{recordId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/leaf-seasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["seasons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/ledger": {
         parameters: {
             query?: never;
@@ -2909,6 +2957,44 @@ export interface components {
             /** Format: double */
             supplyCm2PerMl: number;
         };
+        LeafRecordView: {
+            by: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "LEAF_OUT" | "LEAF_FALL";
+            /** Format: date */
+            on: string;
+            /** Format: int64 */
+            placeId: number;
+            /** Format: date */
+            recordedOn: string;
+            speciesCode: string;
+        };
+        LeafRequest: {
+            /** @enum {string} */
+            kind: "LEAF_OUT" | "LEAF_FALL";
+            /** Format: date */
+            on: string;
+            /** Format: int64 */
+            placeId: number;
+            speciesCode: string;
+        };
+        LeafSeason: {
+            /** @enum {string} */
+            asked: "LEAF_OUT" | "LEAF_FALL";
+            common: string;
+            leafFall: components["schemas"]["LeafRecordView"];
+            /** Format: date */
+            leafFallOn: string;
+            leafOut: components["schemas"]["LeafRecordView"];
+            /** Format: date */
+            leafOutOn: string;
+            place: string;
+            /** Format: int64 */
+            placeId: number;
+            speciesCode: string;
+        };
         LearnedTimeView: {
             /** Format: double */
             medianThermalDays: number;
@@ -3918,6 +4004,7 @@ export interface components {
             jobs: number;
             /** Format: int64 */
             later: number;
+            leaves: components["schemas"]["LeafSeason"][];
             /** Format: double */
             minutes: number;
             /** Format: date */
@@ -6010,6 +6097,103 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["OfLayer"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    record: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeafRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeafRecordView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBack_1: {
+        parameters: {
+            query?: never;
+            header: {
+                "Command-Id": string;
+            };
+            path: {
+                recordId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeafRecordView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    seasons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeafSeason"][];
                 };
             };
             /** @description A refusal, explained */

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import { CONFLICTS, DEEDS, KINDS } from '@/shared/words'
 import { connection } from './connection'
-import { useOutbox } from './outbox'
+import { madeAt, useOutbox } from './outbox'
 import type { Waiting } from './store'
 
 /** What is on this device and not yet with the nursery, and what met another's record on its way. */
@@ -19,8 +20,12 @@ function when(instant: string): string {
   const at = new Date(instant)
   return `${dayText(instant.slice(0, 10), session.today)}, ${at.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`
 }
-const about = (one: { codes: string[] }) =>
-  one.codes.length === 1 ? one.codes[0] : `${one.codes.length} layers (${one.codes.join(', ')})`
+const { t } = useI18n()
+const about = (one: { codes: string[]; about?: string }) =>
+  one.about ??
+  (one.codes.length === 1 ? one.codes[0] : `${one.codes.length} layers (${one.codes.join(', ')})`)
+const kind = (one: Waiting) =>
+  one.about ? t(`leaves.kinds.${one.body.kind}`) : KINDS[one.body.kind]?.toLowerCase()
 const lastSync = computed(() =>
   connection.lastSync.value ? new Date(connection.lastSync.value).toLocaleTimeString() : 'not yet',
 )
@@ -54,8 +59,7 @@ const details = (one: Waiting) =>
     </p>
     <ol data-testid="waiting">
       <li v-for="one in outbox.waiting" :key="one.id" class="border-b border-line py-2">
-        <b>{{ about(one) }}</b>: {{ KINDS[one.body.kind]?.toLowerCase() }}, made
-        {{ when(one.body.occurredAt) }}
+        <b>{{ about(one) }}</b>: {{ kind(one) }}, made {{ when(madeAt(one)) }}
       </li>
     </ol>
   </section>
@@ -65,13 +69,15 @@ const details = (one: Waiting) =>
     <ul>
       <li v-for="one in outbox.refused" :key="one.id" class="border-b border-line py-2" data-testid="refused">
         <p>
-          <b>{{ about(one) }}</b>: {{ KINDS[one.body.kind]?.toLowerCase() }}, made
-          {{ when(one.body.occurredAt) }}.
+          <b>{{ about(one) }}</b>: {{ kind(one) }}, made {{ when(madeAt(one)) }}.
           <span class="text-muted">{{ details(one) }}</span>
         </p>
         <p class="font-bold text-rust">{{ one.refusal }}</p>
         <div class="mt-1 flex flex-wrap gap-2">
-          <RouterLink class="btn" :to="{ name: 'layer', params: { code: one.codes[0] } }"
+          <RouterLink
+            v-if="one.codes.length"
+            class="btn"
+            :to="{ name: 'layer', params: { code: one.codes[0] } }"
             >Record it on its page</RouterLink
           >
           <button class="btn btn-rust" @click="outbox.drop(one.id)">Throw it away</button>

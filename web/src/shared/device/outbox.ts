@@ -18,7 +18,8 @@ export interface ToRecord {
   photo?: Blob | null
 }
 
-type Answer = Schemas['RecordAnswer'] | Schemas['ManyRecorded'] | Schemas['PhotoView']
+type Answer =
+  Schemas['RecordAnswer'] | Schemas['ManyRecorded'] | Schemas['PhotoView'] | Schemas['LeafRecordView']
 
 /** What came of a record: the answer, the refusal, or null while it waits for the network. */
 export type Outcome = { answer: Answer } | { problem: Problem } | null
@@ -26,6 +27,7 @@ export type Outcome = { answer: Answer } | { problem: Problem } | null
 const AGAIN_MS = 5_000
 const PATIENCE_MS = 4_000
 const LOCK = 'kg-outbox'
+export const LEAF_PATH = '/leaf-records'
 
 /**
  * Records on their way. Each is on the device before it goes; they go in the order in which they were made, once each,
@@ -85,6 +87,31 @@ export const useOutbox = defineStore('outbox', () => {
       seenRevision: what.seenRevision ?? 0,
     }
     await put(what.photo ? [one, photoOf(one, what.photo)] : [one])
+    return outcomeOf(one)
+  }
+
+  /** Puts what was seen of a place on the device, and sends it if that can be done now. */
+  async function recordLeaf(leaf: Schemas['LeafRequest'], about: string): Promise<Outcome> {
+    const person = session.person
+    if (!person) throw new Error('nobody is signed in')
+    const one: Waiting = {
+      id: newCommandId(),
+      personId: person.id,
+      personName: person.fullName,
+      path: LEAF_PATH,
+      body: { ...leaf },
+      madeAt: nurseryNow().toISOString(),
+      codes: [],
+      about,
+      refusal: '',
+      page: __PAGE_VERSION__,
+      seenRevision: 0,
+    }
+    await put([one])
+    return outcomeOf(one)
+  }
+
+  async function outcomeOf(one: Waiting): Promise<Outcome> {
     // where the network hangs, nobody stands and waits for it: what comes of it later is told by `latest`
     await Promise.race([flush(), new Promise((go) => setTimeout(go, PATIENCE_MS))])
     const outcome = outcomes.get(one.id) ?? null
@@ -103,10 +130,10 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   function photoOf(
-    record: Pick<Waiting, 'id' | 'personId' | 'personName' | 'codes' | 'body'>,
+    record: Pick<Waiting, 'id' | 'personId' | 'personName' | 'codes' | 'body' | 'madeAt'>,
     photo: Blob,
   ): Waiting {
-    const at = record.body.occurredAt
+    const at = madeAt(record)
     return {
       id: newCommandId(),
       personId: record.personId,
@@ -224,6 +251,7 @@ export const useOutbox = defineStore('outbox', () => {
     toRead,
     latest,
     record,
+    recordLeaf,
     flush,
     drop,
     markRead,
@@ -238,6 +266,11 @@ function madeBy(one: Waiting): Record<string, string> {
   return one.page === __PAGE_VERSION__ ? {} : { 'Made-By-Page': one.page ?? '0.1.0' }
 }
 
+/** When it was made, by the nursery's clock. */
+export function madeAt(one: Pick<Waiting, 'body' | 'madeAt'>): string {
+  return one.body.occurredAt ?? one.madeAt ?? ''
+}
+
 /** What came of it, with what others recorded of the layer between what was on the screen and this. */
 export function became(one: Waiting, answer: Answer): Sent {
   const single = 'recorded' in answer ? answer : null
@@ -250,7 +283,7 @@ export function became(one: Waiting, answer: Answer): Sent {
     personId: one.personId,
     codes: one.codes,
     kind: one.body.kind,
-    occurredAt: one.body.occurredAt,
+    occurredAt: madeAt(one),
     sentAt: new Date().toISOString(),
     conflict: single
       ? (single.recorded.conflict ?? '')

@@ -10,9 +10,13 @@ export interface Waiting {
   personName: string
   /** of the API, after /api/v1 */
   path: string
-  body: { kind: string; occurredAt: string; [more: string]: unknown }
-  /** of the layers that it is about */
+  body: { kind: string; occurredAt?: string; [more: string]: unknown }
+  /** when it was made, where its body says no instant */
+  madeAt?: string
+  /** of the layers that it is about; none for what is seen at a place */
   codes: string[]
+  /** what it is about, where that is no layer */
+  about?: string
   /** what the server said to what it can't take; empty while it waits */
   refusal: string
   /** a picture that goes as it is; the body then only says what it is about */

@@ -16,6 +16,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.kindgirdle.e2e.harness.Kg;
+import org.kindgirdle.e2e.harness.Project;
 import org.kindgirdle.e2e.harness.RunningApplication;
 import org.kindgirdle.e2e.harness.Visit;
 import org.kindgirdle.server.harness.Client;
@@ -247,6 +248,28 @@ class KgCommandTest {
             assertThat(kg.run("start").expectSuccess().said()).contains("runs at " + base);
             kill("KILL", data.resolve("run/application.pid"));
             assertThat(kg.run("start").expectSuccess().said()).contains("runs again at " + base);
+        }
+    }
+
+    /** What is counted of the work that goes on can begin anew: a process that is started again, a log put away. */
+    @Test
+    void aStartIsNotGivenUpWhileWorkThatIsCountedAnewGoesOn() throws IOException {
+        try (Kg kg = new Kg(folder.resolve("data"), port)) {
+            String script = """
+                    set -eu
+                    cd '%s'; HOME_DIR=$PWD; . scripts/lib.sh; . scripts/application.sh
+                    LOGS='%s'; TRIES_BEFORE=0; PATIENCE=1; asked=0
+                    ready() { asked=$((asked + 1)); [ "$asked" -gt 15 ]; }
+                    work_done() { printf '%%s' "%s"; }
+                    wait_until_up && echo up
+                    """;
+            assertThat(kg.run(List.of("bash", "-c", script.formatted(Project.ROOT, folder, "$((90000 - asked * 100))")))
+                            .expectSuccess()
+                            .said())
+                    .endsWith("up\n");
+            assertThat(kg.run(List.of("bash", "-c", script.formatted(Project.ROOT, folder, "90000")))
+                            .said())
+                    .contains("has done nothing for 1 s");
         }
     }
 

@@ -16,7 +16,7 @@ public record DaysOfYear(int from, int to) {
         Require.within("last day of the year", to, 1, 366);
     }
 
-    private static final int YEAR = 365;
+    static final int YEAR = 365;
 
     /** Days from one day of the year to the next time that another comes, 0 to 364. */
     static int from(int day, int to) {

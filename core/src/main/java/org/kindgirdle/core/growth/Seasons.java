@@ -45,11 +45,16 @@ public final class Seasons {
 
     /** As it is expected by the normals. */
     public static Seasons expected(HouseRules rules, PlaceClimate climate, SpeciesProfile species) {
+        return of(rules, climate, species, SeenLeaf.NONE);
+    }
+
+    /** As it is expected by the normals, but for what was seen of its leaves. */
+    public static Seasons of(HouseRules rules, PlaceClimate climate, SpeciesProfile species, SeenLeaf seen) {
         return new Seasons(
                 rules,
                 climate,
                 species,
-                Phenology.leafless(rules, climate, species).orElse(null));
+                Phenology.leafless(rules, climate, species, seen).orElse(null));
     }
 
     /** Days of the year without leaves; null if it keeps them. */

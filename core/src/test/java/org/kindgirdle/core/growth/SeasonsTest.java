@@ -48,6 +48,34 @@ class SeasonsTest {
                 .isEmpty();
     }
 
+    /** Line 7 of the rules that said something wrong: what was seen of the leaves overrules what is expected. */
+    @Test
+    void leaves_that_were_seen_to_come_and_go_overrule_the_expected_days() {
+        SpeciesProfile tree = species(Habit.DECIDUOUS, -25);
+        DaysOfYear expected = Phenology.leafless(RULES, temperate(-4), tree).orElseThrow();
+        assertThat(seen(temperate(-4), tree, null, 280)).isEqualTo(new DaysOfYear(280, expected.to()));
+        assertThat(seen(temperate(-4), tree, 100, null)).isEqualTo(new DaysOfYear(expected.from(), 100));
+        assertThat(seen(temperate(-4), tree, 100, 280)).isEqualTo(new DaysOfYear(280, 100));
+        // too warm to expect a bare day: it dropped its leaves all the same, and rests for 60 days
+        assertThat(seen(steady(20), tree, null, 40)).isEqualTo(new DaysOfYear(40, 100));
+        assertThat(seen(steady(20), tree, 100, null)).isEqualTo(new DaysOfYear(40, 100));
+        assertThat(seen(steady(20), tree, null, 340)).isEqualTo(new DaysOfYear(340, 35));
+        // seen to fall when spring had just begun: it rests, and is not bare until the next
+        assertThat(seen(temperate(-4), tree, null, expected.to() + 5))
+                .isEqualTo(new DaysOfYear(expected.to() + 5, expected.to() + 65));
+        // an evergreen has none, whatever was written down
+        assertThat(Phenology.leafless(RULES, temperate(-4), species(Habit.EVERGREEN, -25), new SeenLeaf(100, 280)))
+                .isEmpty();
+        assertThatThrownBy(() -> new SeenLeaf(0, null)).isInstanceOf(IllegalArgumentException.class);
+        Seasons seasons = Seasons.of(RULES, temperate(-4), tree, new SeenLeaf(null, 280));
+        assertThat(seasons.isLeafless(LocalDate.of(2026, 10, 6))).isFalse();
+        assertThat(seasons.isLeafless(LocalDate.of(2026, 10, 7))).isTrue();
+    }
+
+    private static DaysOfYear seen(PlaceClimate climate, SpeciesProfile tree, Integer out, Integer fall) {
+        return Phenology.leafless(RULES, climate, tree, new SeenLeaf(out, fall)).orElseThrow();
+    }
+
     @Test
     void days_of_the_year_begin_with_the_first_and_end_before_the_last() {
         DaysOfYear winter = new DaysOfYear(310, 100);

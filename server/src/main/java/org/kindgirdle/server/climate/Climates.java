@@ -15,7 +15,6 @@ import org.kindgirdle.core.climate.MonthlyNormals;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.DaysOfYear;
-import org.kindgirdle.core.growth.Phenology;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
@@ -104,6 +103,7 @@ public class Climates {
     /**
      * The thermal sums of a species at a place under a cover, for rings of some years to the end of the next.
      *
+     * @param leafless days of the year without leaves; null if it keeps them
      * @param fromYear of the oldest ring that is looked up
      */
     public ThermalSums sums(
@@ -112,12 +112,12 @@ public class Climates {
             PlaceView place,
             PlaceClimate climate,
             SpeciesProfile species,
+            @Nullable DaysOfYear leafless,
             Cover cover,
             int fromYear,
             LocalDate today,
             KnownWeather weather) {
         Exposure exposure = place.exposure();
-        DaysOfYear leafless = Phenology.leafless(rules, climate, species).orElse(null);
         Key key = new Key(
                 rules,
                 site.version(),

@@ -19,7 +19,8 @@ class DecisionTables {
     }
 
     List<Table> all() {
-        return List.of(learnedTimes(), targets(), trials(), trialArms(), trialPlaces(), plannedBatches());
+        return List.of(
+                learnedTimes(), leafRecords(), targets(), trials(), trialArms(), trialPlaces(), plannedBatches());
     }
 
     private Table learnedTimes() {
@@ -34,6 +35,23 @@ class DecisionTables {
                         Cell.maybe("sigma", Kind.NUMBER),
                         Cell.of("records", Kind.WHOLE),
                         Cell.of("made_by", Kind.TEXT)),
+                "",
+                jdbc);
+    }
+
+    private Table leafRecords() {
+        return new RawTable(
+                "leaf-records",
+                "leaf_record",
+                List.of("place", "species_code", "kind", "seen_on"),
+                List.of(
+                        Cell.ref("place", "place_id", refs.places(), true),
+                        Cell.of("species_code", Kind.NAME),
+                        Cell.of("kind", Kind.NAME),
+                        Cell.of("seen_on", Kind.DATE),
+                        Cell.of("made_by", Kind.TEXT),
+                        Cell.of("made_on", Kind.DATE),
+                        Cell.maybe("taken_back_on", Kind.DATE)),
                 "",
                 jdbc);
     }

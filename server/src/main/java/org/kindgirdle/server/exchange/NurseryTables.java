@@ -67,6 +67,7 @@ class NurseryTables {
             Rule.of("weatherDays", "weather_day", "day"),
             Rule.of("weatherChanges", "weather_change", "id"),
             Rule.of("forecastDays", "forecast_day", "issued_on, day"),
+            Rule.of("leafRecords", "leaf_record", "id"),
             Rule.of("mothers", "mother", "id"),
             Rule.of("motherEvents", "mother_event", "id"),
             Rule.of("limbs", "limb", "id"),
@@ -85,7 +86,7 @@ class NurseryTables {
             Rule.of("counters", "counter", "name"));
 
     /** Parts that files of before do not have. */
-    static final Set<String> LATER = Set.of("weatherChanges");
+    static final Set<String> LATER = Set.of("weatherChanges", "leafRecords");
 
     /** Of a layer, what was decided when it was set; all else is made from its records. */
     private static final Set<String> OF_A_LAYER = Set.of(

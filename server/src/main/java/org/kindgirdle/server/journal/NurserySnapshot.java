@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.PlaceClimate;
+import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.growth.SpeciesProfile;
@@ -24,6 +25,7 @@ import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.KnownWeather;
 import org.kindgirdle.server.climate.Weather;
+import org.kindgirdle.server.nursery.LeafRecords;
 import org.kindgirdle.server.nursery.LearnedTimes;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.Mothers;
@@ -51,6 +53,7 @@ public final class NurserySnapshot {
     private final Map<String, Recipe> recipeVersions;
     private final Map.Entry<Integer, HouseRules> rules;
     private final Map<String, LearnedTimes.Settled> learned;
+    private final Map<String, LeafRecords.Seen> leaves;
     private final Climates climates;
     private final KnownWeather weather;
     private final Map<Long, PlaceClimate> built = new ConcurrentHashMap<>();
@@ -60,6 +63,7 @@ public final class NurserySnapshot {
             Nursery nursery,
             Mothers mothers,
             LearnedTimes learned,
+            LeafRecords leaves,
             Climates climates,
             Weather known,
             LocalDate today,
@@ -76,6 +80,7 @@ public final class NurserySnapshot {
         this.recipeVersions = nursery.recipeVersions();
         this.rules = nursery.rules();
         this.learned = learned.asOf(today);
+        this.leaves = leaves.asOf(today);
         this.weather = known.known(today);
     }
 
@@ -97,6 +102,7 @@ public final class NurserySnapshot {
         this.recipeVersions = like.recipeVersions;
         this.rules = rules;
         this.learned = learned;
+        this.leaves = like.leaves;
     }
 
     /** The same nursery by other rules, to see what they would do. */
@@ -128,6 +134,7 @@ public final class NurserySnapshot {
                 "rules:" + rulesNumber(),
                 "time:" + timeNumber(mother.speciesCode()),
                 "cover:" + coverAtHand(),
+                "leaf:" + seenLeaf(mother.placeId(), mother.speciesCode()).days(),
                 "weather:" + weather.stamp());
     }
 
@@ -219,7 +226,22 @@ public final class NurserySnapshot {
 
     private Seasons seasons(long placeId, SpeciesProfile profile) {
         return years.computeIfAbsent(
-                placeId + "/" + profile.code(), key -> Seasons.expected(rules(), climate(placeId), profile));
+                LeafRecords.key(placeId, profile.code()),
+                key -> Seasons.of(
+                        rules(),
+                        climate(placeId),
+                        profile,
+                        seenLeaf(placeId, profile.code()).days()));
+    }
+
+    /** What was seen of the leaves of a species at a place by this day. */
+    public LeafRecords.Seen seenLeaf(long placeId, String speciesCode) {
+        return leaves.getOrDefault(LeafRecords.key(placeId, speciesCode), LeafRecords.Seen.NOTHING);
+    }
+
+    /** Days of the year on which a species has no leaves at a place, seen or expected; null if it keeps them. */
+    public @Nullable DaysOfYear leafless(long placeId, String speciesCode) {
+        return seasons(placeId, species(speciesCode).profile()).leafless();
     }
 
     /** The context of a layer on a mother, with a version of a recipe. */
@@ -234,8 +256,9 @@ public final class NurserySnapshot {
         PlaceView place = place(placeId);
         PlaceClimate climate = climate(placeId);
         SpeciesProfile profile = species(speciesCode).profile();
-        Function<Cover, ThermalSums> sums =
-                cover -> climates.sums(rules(), site, place, climate, profile, cover, fromYear, today, weather);
+        DaysOfYear leafless = leafless(placeId, speciesCode);
+        Function<Cover, ThermalSums> sums = cover ->
+                climates.sums(rules(), site, place, climate, profile, leafless, cover, fromYear, today, weather);
         return new LayerContext(
                 climate,
                 place.exposure(),

@@ -7,6 +7,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.Weather;
+import org.kindgirdle.server.nursery.LeafRecords;
 import org.kindgirdle.server.nursery.LearnedTimes;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
@@ -26,6 +27,7 @@ public class Snapshots {
     private final Nursery nursery;
     private final Mothers mothers;
     private final LearnedTimes learned;
+    private final LeafRecords leaves;
     private final Climates climates;
     private final Weather weather;
     private final BusinessClock clock;
@@ -44,6 +46,7 @@ public class Snapshots {
             Nursery nursery,
             Mothers mothers,
             LearnedTimes learned,
+            LeafRecords leaves,
             Climates climates,
             Weather weather,
             BusinessClock clock,
@@ -51,6 +54,7 @@ public class Snapshots {
         this.nursery = nursery;
         this.mothers = mothers;
         this.learned = learned;
+        this.leaves = leaves;
         this.climates = climates;
         this.weather = weather;
         this.clock = clock;
@@ -77,7 +81,7 @@ public class Snapshots {
                 (row, index) -> key(row.getString(1), row.getObject(2, LocalDate.class), asOf, earliest));
         NurserySnapshot known = kept.get(key);
         if (known == null) {
-            known = new NurserySnapshot(nursery, mothers, learned, climates, weather, asOf, key.fromYear);
+            known = new NurserySnapshot(nursery, mothers, learned, leaves, climates, weather, asOf, key.fromYear);
             kept.put(key, known);
         }
         return known;

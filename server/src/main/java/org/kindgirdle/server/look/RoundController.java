@@ -32,6 +32,7 @@ class RoundController {
     private final Snapshots snapshots;
     private final Walk walk;
     private final DueLayers due;
+    private final LeafSeasons leaves;
     private final LayerChanges changes;
     private final Reprojection reprojection;
     private final BusinessClock clock;
@@ -41,6 +42,7 @@ class RoundController {
             Snapshots snapshots,
             Walk walk,
             DueLayers due,
+            LeafSeasons leaves,
             LayerChanges changes,
             Reprojection reprojection,
             BusinessClock clock,
@@ -48,6 +50,7 @@ class RoundController {
         this.snapshots = snapshots;
         this.walk = walk;
         this.due = due;
+        this.leaves = leaves;
         this.changes = changes;
         this.reprojection = reprojection;
         this.clock = clock;
@@ -92,6 +95,7 @@ class RoundController {
                 later,
                 day == null ? List.of() : walk.places(nursery, planned, day),
                 ahead,
+                leaves.asked(nursery),
                 changes.today());
     }
 

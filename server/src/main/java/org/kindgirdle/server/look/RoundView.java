@@ -18,6 +18,7 @@ import org.kindgirdle.server.journal.LayerChanges;
  * @param overMinutes by how much that is more than a round may take
  * @param later layers whose job can wait beyond this day
  * @param ahead the days that follow
+ * @param leaves of which somebody on the walk should look whether they have come or fallen
  * @param doneToday what was recorded today, by anyone, the newest first
  */
 record RoundView(
@@ -34,6 +35,7 @@ record RoundView(
         long later,
         List<PlaceJobs> places,
         List<DayAhead> ahead,
+        List<LeafSeasons.LeafSeason> leaves,
         List<LayerChanges.LayerChange> doneToday) {
 
     record PlaceJobs(long placeId, String place, List<JobOnRound> jobs) {}
