@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRoute } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
@@ -37,6 +38,16 @@ function words(one: Schemas['LeafSeason'], of: Kind): string {
   return expected ? t('leaves.expected', { day: dayText(expected, session.today) }) : t('leaves.keeps')
 }
 
+const route = useRoute()
+const top = ref<HTMLElement | null>(null)
+// who comes for the leaves is taken to them, though the page fills from above
+onMounted(async () => {
+  if (route.hash !== '#leaves-title') return
+  recording.value = true
+  await nextTick()
+  top.value?.scrollIntoView()
+})
+
 async function keep(): Promise<void> {
   const one = rows.value.find((each) => key(each) === which.value)
   const done = await send('POST', '/leaf-records', {
@@ -59,7 +70,7 @@ async function takeBack(one: Schemas['LeafRecordView']): Promise<void> {
 </script>
 
 <template>
-  <section aria-labelledby="leaves-title" class="max-w-4xl" data-testid="leaf-seasons">
+  <section ref="top" aria-labelledby="leaves-title" class="max-w-4xl" data-testid="leaf-seasons">
     <h2 id="leaves-title" class="border-b-2 border-ink pb-1 text-lg">{{ t('leaves.title') }}</h2>
     <p class="mt-2 max-w-prose">{{ t('leaves.why') }}</p>
     <ProblemNote :problem="seasons.error.value" @retry="seasons.refetch()" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { dayText } from '@/shared/dates'
 import type { Card } from '@/shared/device/useCards'
 import { show } from '@/shared/quantity'
@@ -11,6 +12,7 @@ import type { NewRecord } from './useLayer'
 const props = defineProps<{ layer: Card; saving: boolean }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 const session = useSession()
+const { t } = useI18n()
 
 /** The work of the step, while it is to be done: what was done, or is not wanted yet, is not asked for. */
 const workOf = computed(() => {
@@ -89,13 +91,16 @@ function doAlso(also: Card['alsoDo'][number]): void {
       >
         {{ beginLabel }}
       </button>
-      <RouterLink
+      <button
         v-if="session.mayRecord && mayBecomeAir"
-        class="btn inline-flex items-center"
+        type="button"
+        class="btn"
+        :disabled="saving"
         data-testid="as-air"
-        :to="{ name: 'bench', query: { mother: String(layer.mother.id) } }"
-        >Set an air layer in its place</RouterLink
+        @click="emit('other', 'RERUNG')"
       >
+        {{ t('madeBy.ringHere') }}
+      </button>
       <slot name="why"></slot>
     </div>
     <slot></slot>

@@ -231,18 +231,27 @@ function keep(): void {
         {{ isCutOff ? 'Water' : 'Top up' }}
       </button>
       <button
-        v-if="layer.drawing.ringMm || isCutOff"
+        v-if="layer.drawing.ringMm || isCutOff || layer.recipe.method === 'FOIL_START'"
         type="button"
         class="btn"
         :disabled="saving"
         @click="emit('other', 'RERUNG')"
       >
-        {{ isCutOff ? 'Fresh cut' : 'Ring again' }}
+        {{ isCutOff ? 'Fresh cut' : layer.drawing.ringMm ? 'Ring again' : t('madeBy.ringHere') }}
       </button>
       <button type="button" class="btn" :disabled="saving" @click="emit('other', 'TENDED')">
         Other work
       </button>
       <button type="button" class="btn" :disabled="saving" @click="emit('other', 'SEVERED')">Sever</button>
+      <button
+        v-if="layer.recipe.method === 'AIR'"
+        type="button"
+        class="btn"
+        :disabled="saving"
+        @click="emit('other', 'STOOD_IN_WATER')"
+      >
+        {{ t('madeBy.inWaterShort') }}
+      </button>
       <button type="button" class="btn btn-rust" :disabled="saving" @click="emit('other', 'LOST')">
         Lost
       </button>

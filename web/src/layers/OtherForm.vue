@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { Problem } from '@/shared/api/client'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -8,6 +9,8 @@ import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import SeverForm from '@/shed/SeverForm.vue'
 import { CAUSES, COVERS, WORKS } from '@/shared/words'
+import MadeBy from './MadeBy.vue'
+import WholeLimb from './WholeLimb.vue'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from './useLayer'
 
@@ -15,6 +18,7 @@ import type { NewRecord } from './useLayer'
 const props = defineProps<{ layer: Card; kind: string; saving: boolean; problem: unknown }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; close: [] }>()
 const session = useSession()
+const { t } = useI18n()
 
 const water = ref(typed(Math.round(props.layer.suggested.waterMl), 'volume', session.units))
 const ring = ref(typed(props.layer.suggested.ringMm, 'length', session.units))
@@ -24,10 +28,15 @@ const leavesBefore = ref(String(props.layer.drawing.leavesBeyond))
 const leavesLeft = ref(String(props.layer.drawing.leavesBeyond))
 const cause = ref('DRIED')
 const note = ref('')
+/** the recipe that it goes by from now on; empty for the one that it goes by */
+const recipe = ref('')
+/** all that stand on its limb */
+const together = ref([props.layer.code])
 
 const titles: Record<string, string> = {
   TOPPED_UP: 'Top up the ball',
   RERUNG: 'Ring it again',
+  STOOD_IN_WATER: t('madeBy.inWater'),
   TENDED: 'What was done?',
   SEVERED: 'Sever it',
   LOST: 'Record it as lost',
@@ -39,7 +48,12 @@ const details = computed<Record<string, unknown>>(() => {
     case 'TOPPED_UP':
       return { waterMl: toSend(water.value, 'volume', session.units) }
     case 'RERUNG':
-      return { ringMm: toSend(ring.value, 'length', session.units) }
+      return {
+        ringMm: toSend(ring.value, 'length', session.units),
+        ...(recipe.value ? { recipeId: Number(recipe.value) } : {}),
+      }
+    case 'STOOD_IN_WATER':
+      return { recipeId: recipe.value ? Number(recipe.value) : null, leavesLeft: null }
     case 'TENDED':
       return { work: work.value, cover: work.value === 'COVER' ? cover.value : null }
     case 'SEVERED':
@@ -48,6 +62,11 @@ const details = computed<Record<string, unknown>>(() => {
       return { cause: cause.value }
   }
 })
+
+function keep(): void {
+  const all = props.kind === 'STOOD_IN_WATER' ? { codes: together.value } : {}
+  emit('keep', { kind: props.kind, details: details.value, note: note.value.trim(), ...all })
+}
 </script>
 
 <template>
@@ -59,7 +78,7 @@ const details = computed<Record<string, unknown>>(() => {
     @keep="emit('keep', $event)"
     @close="emit('close')"
   />
-  <form v-else class="panel grid gap-4" @submit.prevent="emit('keep', { kind, details, note: note.trim() })">
+  <form v-else class="panel grid gap-4" @submit.prevent="keep">
     <h2 class="text-lg">{{ titles[kind] }}</h2>
     <Field
       v-if="kind === 'TOPPED_UP'"
@@ -75,11 +94,29 @@ const details = computed<Record<string, unknown>>(() => {
         label="New ring"
         :unit="unitOf('length', session.units)"
         :error="error('ringMm')"
-        hint="A quarter wider than before, over the old one; scraped till the wood is dry."
+        :hint="layer.drawing.ringMm ? t('madeBy.wider') : t('madeBy.first')"
+      />
+      <MadeBy
+        v-if="!['JAR', 'CUTTING'].includes(layer.recipe.method)"
+        v-model="recipe"
+        :may-stay="layer.recipe.method !== 'FOIL_START'"
+        :fits="(one) => one.recipe.method === 'AIR' && one.recipe.wound.startsWith('RING')"
+        :now="layer.recipe"
+        :error="error('details.recipeId')"
       />
       <p class="border-l-4 border-sap bg-sap-pale p-2">
         <b>Caution:</b> cut away from the hand; a thin branch can snap. Clean the blade between mothers.
       </p>
+    </template>
+    <template v-if="kind === 'STOOD_IN_WATER'">
+      <WholeLimb v-model="together" :layer="layer" />
+      <MadeBy
+        v-model="recipe"
+        :fits="(one) => one.recipe.method === 'JAR'"
+        :now="layer.recipe"
+        :error="error('details.recipeId')"
+      />
+      <p class="border-l-4 border-sap bg-sap-pale p-2">{{ t('madeBy.inWaterHow') }}</p>
     </template>
     <template v-if="kind === 'TENDED'">
       <PickOne v-model="work" label="Work" :options="WORKS.filter(([code]) => code !== 'TIDY_STUB')" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Schemas } from '@/shared/api/client'
+import { useQuery } from '@tanstack/vue-query'
+import { api, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -26,6 +27,14 @@ const props = defineProps<{ layer: LayerPage; mayUndo: boolean }>()
 const emit = defineEmits<{ undo: [id: string]; correct: [record: Schemas['RecordView']] }>()
 const session = useSession()
 const places = usePlaces()
+const recipes = useQuery({
+  queryKey: ['recipes'],
+  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
+})
+
+/** The recipe that it went on by. */
+const madeBy = (d: Record<string, unknown>): string =>
+  d.recipeId ? (recipes.data.value?.find((one) => one.id === Number(d.recipeId))?.name ?? '') : ''
 
 function sentence(one: Schemas['RecordView']): string {
   const d = one.details as Record<string, unknown>
@@ -40,7 +49,9 @@ function sentence(one: Schemas['RecordView']): string {
     case 'TOPPED_UP':
       return show(Number(d.waterMl), 'volume', session.units)
     case 'RERUNG':
-      return `${mm('ringMm')} wide`
+      return [`${mm('ringMm')} wide`, madeBy(d)].filter(Boolean).join(', ')
+    case 'STOOD_IN_WATER':
+      return madeBy(d)
     case 'TENDED':
       return (
         word(WORKS, String(d.work)) + (d.cover ? ` (${word(COVERS, String(d.cover)).toLowerCase()})` : '')

@@ -13,6 +13,8 @@ export interface NewRecord {
   corrects?: string
   occurredAt?: string
   photo?: Blob | null
+  /** of all the layers that it is about, where it is about more than one */
+  codes?: string[]
 }
 
 /** One layer, and recording on it. A record that fails keeps its identity: sent again, it is written once. */
@@ -35,16 +37,21 @@ export function useLayer(code: string): {
   const problem = ref<unknown>(null)
   let pending: { body: string; id: string } | null = null
 
-  async function record({ photo, ...what }: NewRecord, quietly = false): Promise<boolean> {
-    const body = JSON.stringify(what)
-    if (pending?.body !== body) pending = { body, id: newCommandId() }
-    saving.value = true
-    problem.value = null
-    try {
-      const answer = await api<Schemas['RecordAnswer']>('POST', `/layers/${code}/records`, what, pending.id)
-      const id = pending.id
+  /** The same done to several layers at once, this one among them. */
+  async function recordMany(codes: string[], { kind, details, note }: NewRecord): Promise<boolean> {
+    const what = { codes, kind, details, note }
+    return await asked(what, async (id) => {
+      await api<Schemas['ManyRecorded']>('POST', '/layer-records', what, id)
+      await queries.invalidateQueries()
+      toast(`${KINDS[kind]}, ${codes.length} layers: kept.`)
+    })
+  }
+
+  async function record({ photo, codes, ...what }: NewRecord, quietly = false): Promise<boolean> {
+    if (codes && codes.length > 1) return await recordMany(codes, what)
+    return await asked(what, async (id) => {
+      const answer = await api<Schemas['RecordAnswer']>('POST', `/layers/${code}/records`, what, id)
       if (photo) await outbox.addPhoto(code, id, photo)
-      pending = null
       queries.setQueryData(['layer', code], answer.layer)
       void queries.invalidateQueries({ queryKey: ['round'] })
       void queries.invalidateQueries({ queryKey: ['layers'] })
@@ -53,6 +60,17 @@ export function useLayer(code: string): {
       if (answer.recorded.conflict)
         toast('Kept, but it does not fit what was recorded before: see the records.')
       else if (!quietly) toast(`${KINDS[what.kind]}: kept.`, { label: 'Undo', run: () => void undo(id) })
+    })
+  }
+
+  async function asked(what: unknown, send: (id: string) => Promise<void>): Promise<boolean> {
+    const body = JSON.stringify(what)
+    if (pending?.body !== body) pending = { body, id: newCommandId() }
+    saving.value = true
+    problem.value = null
+    try {
+      await send(pending.id)
+      pending = null
       return true
     } catch (failure) {
       problem.value = failure

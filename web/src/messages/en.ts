@@ -57,6 +57,21 @@ export const en = {
     ended: 'That session is ended.',
     unknown: 'a browser',
   },
+  madeBy: {
+    label: 'Made by',
+    asBefore: '{name}, as before',
+    none: 'No recipe of the house is for that.',
+    add: 'Add one in House',
+    wider: 'A quarter wider than before, over the old one; scraped till the wood is dry.',
+    first: 'Its first ring: the bark off all round, scraped till the wood is dry.',
+    inWater: 'Cut its limb whole and stand it in water',
+    inWaterShort: 'Limb into water',
+    inWaterHow:
+      'An experiment. Cut below the lowest ball, take most leaves off and leave a few to draw, stand it in shade, change the water every third day. The layers go on as they are, in the jar.',
+    alone: 'Only {code} is on record on this limb.',
+    all: 'With it go all that stand on {limb}: {codes}.',
+    ringHere: 'Ring it here',
+  },
   leaves: {
     title: 'Leaf-out and leaf fall',
     why: 'Dates follow the leaves: a bare plant makes little root, and some are cut when it is bare. What was seen overrules what is expected by the climate.',
@@ -80,14 +95,14 @@ export const en = {
     kept: 'Kept. The dates of all live layers follow it.',
     keptHere: 'Kept on this device, sent later.',
     kinds: { LEAF_OUT: 'leaves out', LEAF_FALL: 'leaves fallen' },
-    walkTitle: 'On the way: the leaves',
+    walkTitle: 'On the way: look at the leaves of one kind | On the way: look at the leaves of {count} kinds',
     ask: {
       LEAF_OUT: '{species}: are its leaves out? Expected about {day}.',
       LEAF_FALL: '{species}: have its leaves fallen? Expected about {day}.',
     },
     yes: { LEAF_OUT: 'Out today', LEAF_FALL: 'Fallen today' },
     yesOf: '{species} at {place}: {kind}',
-    otherDay: 'Another day',
+    otherDay: 'It was another day: say it in House',
   },
   log: {
     title: 'Who did what',

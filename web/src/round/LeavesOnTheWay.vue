@@ -50,15 +50,17 @@ async function record(leaf: Schemas['LeafSeason']): Promise<void> {
 </script>
 
 <template>
-  <section v-if="left.length" class="mt-5" aria-labelledby="leaves-on-the-way" data-testid="leaves">
-    <h2 id="leaves-on-the-way" class="border-b-2 border-ink pb-1 text-base">{{ t('leaves.walkTitle') }}</h2>
+  <details v-if="left.length" class="mt-4 border-y border-line" data-testid="leaves">
+    <summary class="flex min-h-12 cursor-pointer items-center font-bold">
+      {{ t('leaves.walkTitle', { count: left.length }, left.length) }}
+    </summary>
     <div v-for="place in places" :key="place">
-      <h3 class="mt-2 text-sm text-muted">{{ place }}</h3>
+      <h2 class="mt-1 text-sm font-normal text-muted">{{ place }}</h2>
       <ul>
         <li
           v-for="leaf in left.filter((one) => one.place === place)"
           :key="leaf.speciesCode"
-          class="flex items-center justify-between gap-3 border-b border-line py-1"
+          class="flex items-center justify-between gap-3 border-t border-line py-1"
         >
           <span>{{ asked(leaf) }}</span>
           <button
@@ -87,5 +89,5 @@ async function record(leaf: Schemas['LeafSeason']): Promise<void> {
       :to="{ name: 'house', hash: '#leaves-title' }"
       >{{ t('leaves.otherDay') }}</RouterLink
     >
-  </section>
+  </details>
 </template>

@@ -155,6 +155,7 @@ function openOther(): void {
           <RouterLink class="link" :to="{ name: 'layers' }">go through all layers</RouterLink>.
         </p>
       </div>
+      <LeavesOnTheWay :leaves="round.leaves ?? []" :today="round.today" />
       <PlaceJobs
         v-for="place in places"
         :key="place.placeId"
@@ -166,7 +167,6 @@ function openOther(): void {
         :skipped="skipped"
         @open="open"
       />
-      <LeavesOnTheWay :leaves="round.leaves ?? []" :today="round.today" />
       <form class="mt-5 flex items-end gap-2" @submit.prevent="openOther">
         <label class="grid grow gap-1">
           <span class="font-bold">Another layer, though it is not due</span>

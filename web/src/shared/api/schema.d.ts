@@ -2781,7 +2781,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             /** Format: date-time */
             occurredAt: string;
             /** Format: int64 */
@@ -3156,9 +3156,9 @@ export interface components {
         };
         ManyRequest: {
             codes: string[];
-            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"];
+            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["StoodInWater"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"];
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note?: string | null;
             /** Format: date-time */
             occurredAt?: string | null;
@@ -3906,9 +3906,9 @@ export interface components {
         RecordRequest: {
             /** Format: uuid */
             corrects?: string | null;
-            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"];
+            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["StoodInWater"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"];
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note?: string | null;
             /** Format: date-time */
             occurredAt?: string | null;
@@ -3924,7 +3924,7 @@ export interface components {
             id: string;
             inForce: boolean;
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note: string;
             /** Format: date-time */
             occurredAt: string;
@@ -3960,6 +3960,10 @@ export interface components {
             sentence: string;
         };
         Rerung: {
+            /** Format: int64 */
+            recipeId?: number | null;
+            /** Format: int32 */
+            recipeNumber?: number | null;
             ringMm: number | string;
         };
         Retirement: {
@@ -4484,6 +4488,14 @@ export interface components {
             rules: components["schemas"]["RuleWords"][];
             sentence: string;
             window: components["schemas"]["SettingWindow"];
+        };
+        StoodInWater: {
+            /** Format: int32 */
+            leavesLeft?: number | null;
+            /** Format: int64 */
+            recipeId: number;
+            /** Format: int32 */
+            recipeNumber?: number | null;
         };
         Suggested: {
             firstMedia: components["schemas"]["MediumAdvice"][];

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -221,6 +222,38 @@ class LifeOfALayerTest {
         JsonNode layer = layer(first());
         assertThat(layer.path("phase").asString()).isEqualTo("RELEASED");
         assertThat(layer.path("jobs").size()).isZero();
+    }
+
+    @Test
+    @Order(6)
+    void leavesThatAreOutAreSaidOnTheWalkAndCanBeTakenBackInHouse() {
+        visit.later("2027-05-14");
+        visit.open("/");
+        Locator asked = visit.see("leaves").getByRole(AriaRole.BUTTON);
+        visit.see("leaves").getByText("On the way").click();
+        assertThat(visit.see("leaves")).containsText("are its leaves out? Expected about");
+        int before = asked.count();
+        // said with no network, it goes when there is one
+        visit.page().context().setOffline(true);
+        asked.first().click();
+        assertThat(asked).hasCount(before - 1);
+        visit.page().context().setOffline(false);
+        visit.open("/device");
+        assertThat(visit.page().getByText("Nothing waits")).isVisible();
+        visit.open("/house");
+        Locator seasons = visit.see("leaf-seasons");
+        assertThat(seasons).containsText("14 May, seen by Ivo");
+        assertThat(visit.axe()).isEmpty();
+        seasons.getByText("Take back").first().click();
+        assertThat(seasons).not().containsText("seen by");
+        // another day, typed where nobody walks
+        seasons.getByText("Record what was seen").click();
+        visit.field("On").fill("2027-05-20");
+        visit.tap("keep-leaf");
+        assertThat(visit.see("problem")).containsText("Only what was seen is recorded");
+        visit.field("On").fill("2027-05-03");
+        visit.tap("keep-leaf");
+        assertThat(seasons).containsText("3 May, seen by Ivo");
     }
 
     @Test

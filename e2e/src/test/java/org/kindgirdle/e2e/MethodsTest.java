@@ -54,6 +54,17 @@ class MethodsTest {
             visit.tap("keep-look");
             assertThat(visit.see("toast").first()).containsText("kept");
             assertThat(visit.see("records")).containsText("callus");
+            if (takes.equals("foil only")) {
+                // bumps under the foil: it is ringed where it stands, and is an air layer from then on
+                assertThat(visit.see("advice")).containsText("It makes roots under the foil");
+                visit.tap("as-air");
+                assertThat(visit.see("made-by").locator("option:checked")).hasText("Moss and foil");
+                assertThat(visit.axe()).isEmpty();
+                visit.tap("keep-other");
+                assertThat(visit.see("records")).containsText("wide, Moss and foil");
+                assertThat(visit.page().getByText(Pattern.compile("days ago · foil start")))
+                        .hasCount(0);
+            }
         }
     }
 }

@@ -59,6 +59,23 @@ public sealed interface LayerRecord {
             hormone = hormone == null ? "" : hormone;
         }
 
+        /** The same with some of its leaves taken off. */
+        Set with(int leaves) {
+            return new Set(
+                    diameterMm,
+                    ringMm,
+                    wood,
+                    position,
+                    leaves,
+                    fromUnionMm,
+                    leanDeg,
+                    school,
+                    specimen,
+                    fruitToKeep,
+                    hand,
+                    hormone);
+        }
+
         /** The same, wanted otherwise. */
         Set as(Chosen chosen) {
             return new Set(
@@ -95,10 +112,43 @@ public sealed interface LayerRecord {
         }
     }
 
-    /** Ringed again, with fresh medium and wrap. @param ringMm width of the new ring */
-    record Rerung(double ringMm) implements LayerRecord {
+    /**
+     * Ringed again, or for the first time where nothing was cut before, with fresh medium and wrap.
+     *
+     * @param ringMm width of the new ring
+     * @param recipeId of the recipe by which it was ringed, and goes on; null for the one that it went by
+     * @param recipeNumber which version of that; null where the recipe is
+     */
+    record Rerung(
+            double ringMm,
+            @Nullable Long recipeId,
+            @Nullable Integer recipeNumber) implements LayerRecord {
         public Rerung {
             Require.within("ringMm", ringMm, 1, 300);
+        }
+
+        public Rerung(double ringMm) {
+            this(ringMm, null, null);
+        }
+    }
+
+    /**
+     * Its limb was cut whole and stood in water: it goes on there, with its ball and its roots, with the others on the
+     * limb.
+     *
+     * @param recipeId of the recipe by which it goes on
+     * @param recipeNumber which version of that; null before the nursery has filled it in
+     * @param leavesLeft leaves that were left on beyond the ball, to draw; null if nobody counted
+     */
+    record StoodInWater(
+            Long recipeId,
+            @Nullable Integer recipeNumber,
+            @Nullable Integer leavesLeft) implements LayerRecord {
+        public StoodInWater {
+            Require.present("recipeId", recipeId);
+            if (leavesLeft != null) {
+                Require.within("leavesLeft", leavesLeft, 0, 5000);
+            }
         }
     }
 

@@ -30,6 +30,7 @@ import org.kindgirdle.core.look.Sectors;
  * @param plant after severance; null before it
  * @param placeId where the plant stands; null before severance, and for where its mother stands
  * @param endedOn the day it was released or lost; null while it lives
+ * @param madeBy the recipe by which it was ringed again, or stood in water, last; null for the one it was set by
  * @param lastOn the day of the newest record
  * @param newsOn the day of the newest record by which another step may follow: no remark, and no water alone
  * @param conflicts events that could not be applied, with the reason
@@ -62,6 +63,7 @@ public record LayerState(
         @Nullable Long placeId,
         @Nullable LossCause lossCause,
         @Nullable LocalDate endedOn,
+        @Nullable MadeBy madeBy,
         LocalDate lastOn,
         LocalDate newsOn,
         List<Conflict> conflicts) {
@@ -71,6 +73,9 @@ public record LayerState(
 
     /** A cover and the first day it counts. */
     public record CoverFrom(LocalDate on, Cover cover) {}
+
+    /** A version of a recipe, by its numbers in the nursery. */
+    public record MadeBy(long recipeId, int recipeNumber) {}
 
     /** A piece of work and its day. */
     public record WorkOn(LocalDate on, Work work) {}

@@ -20,6 +20,7 @@ import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepInputs;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.plan.SettingWindows;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.verdict.Verdict;
 
 /**
@@ -28,6 +29,7 @@ import org.kindgirdle.core.verdict.Verdict;
  */
 final class LayerSums {
 
+    private static final Rule JAR_WATER_DAYS = Rule.of("method.JAR.water");
     private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
     private static final Rule NEAR_DAYS = Rule.of("next.near-frost");
     private static final Rule RESCORE_DAYS = Rule.of("next.rescore-days");
@@ -80,8 +82,11 @@ final class LayerSums {
         return windows;
     }
 
-    /** When the ball wants water. A ball that freezes in dormancy is left until the first thaw. */
+    /** When the ball wants water, or the water that a jar stands in is to be changed. A ball that freezes in dormancy is left until the first thaw. */
     LocalDate topUpOn(LocalDate today) {
+        if (context.recipe().method() == Method.JAR) {
+            return state.wateredOn().plusDays(rules.count(JAR_WATER_DAYS));
+        }
         LocalDate due = dryOn.isBefore(today) ? today : dryOn;
         Seasons seasons = context.seasons();
         boolean freezes = context.climate().on(due).minC() < 0 && !seasons.isGrowing(due);

@@ -55,6 +55,8 @@ public final class Replay {
     private @Nullable Long placeId;
     private final List<PlantState.Seen> seen = new ArrayList<>();
     private @Nullable LossCause lossCause;
+    private LayerState.@Nullable MadeBy madeBy;
+    private @Nullable Integer leavesLeft;
     private @Nullable LocalDate endedOn;
     private LocalDate lastOn = LocalDate.MIN;
     private LocalDate newsOn = LocalDate.MIN;
@@ -136,6 +138,12 @@ public final class Replay {
             conditions.remove(Condition.DRY);
         } else if (what instanceof LayerRecord.Rerung rerung) {
             ringAgain(on, rerung);
+        } else if (what instanceof LayerRecord.StoodInWater stood) {
+            goesOnBy(stood.recipeId(), stood.recipeNumber());
+            leavesLeft = stood.leavesLeft() == null ? leavesLeft : stood.leavesLeft();
+            wateredOn = on;
+            propped = false;
+            cutPlannedOn = null;
         } else if (what instanceof LayerRecord.Tended tended) {
             tend(on, tended);
         } else if (what instanceof LayerRecord.Severed severed) {
@@ -249,8 +257,15 @@ public final class Replay {
     }
 
     private void ringAgain(LocalDate on, LayerRecord.Rerung rerung) {
-        attempts++;
+        // where nothing was cut before, it is the first ring, and none has failed
+        if (ringMm > 0) {
+            attempts++;
+        }
         ringMm = rerung.ringMm();
+        if (goesOnBy(rerung.recipeId(), rerung.recipeNumber())) {
+            // its cover is the new recipe's
+            covers.clear();
+        }
         ringedOn = on;
         wateredOn = on;
         looks.clear();
@@ -259,6 +274,15 @@ public final class Replay {
         rescoredOn = null;
         // fresh medium and wrap on fresh wood: only what ails the top or the tie remains
         conditions.retainAll(ON_THE_TOP);
+    }
+
+    /** @return whether it goes on by another recipe */
+    private boolean goesOnBy(@Nullable Long recipeId, @Nullable Integer recipeNumber) {
+        if (recipeId == null || recipeNumber == null) {
+            return false;
+        }
+        madeBy = new LayerState.MadeBy(recipeId, recipeNumber);
+        return true;
     }
 
     private void tend(LocalDate on, LayerRecord.Tended tended) {
@@ -303,9 +327,10 @@ public final class Replay {
         PlantState plant = severedOn.equals(LocalDate.MIN)
                 ? null
                 : new PlantState(severedOn, phase != LayerPhase.SEVERED, mossSince, ladder, rung, rungSince, seen);
+        LayerRecord.Set wanted = chosen == null ? set : set.as(chosen);
         return new LayerState(
                 phase,
-                chosen == null ? set : set.as(chosen),
+                leavesLeft == null ? wanted : wanted.with(leavesLeft),
                 setEvent.on(),
                 ringMm,
                 ringedOn,
@@ -331,6 +356,7 @@ public final class Replay {
                 placeId,
                 lossCause,
                 endedOn,
+                madeBy,
                 lastOn,
                 newsOn,
                 conflicts);

@@ -121,6 +121,14 @@ final class Carrow {
                         ""));
     }
 
+    /** As foil or an unwounded shoot is: nothing was cut. */
+    Carrow setWithoutARing() {
+        return on(
+                SET_ON,
+                new LayerRecord.Set(
+                        16, 0, Wood.ONE_TWO, Position.BELOW_NODE, 12, 0, 0, School.IN_LEAF, false, false, "", ""));
+    }
+
     Carrow setOn(LocalDate day, School school, boolean specimen) {
         return on(
                 day,

@@ -9,7 +9,9 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.pot.FirstMedium;
 
 class ReplayTest {
@@ -54,6 +56,55 @@ class ReplayTest {
         assertThat(Replay.of(layer.journal()).stage()).isEqualTo(RootStage.NONE);
         layer.correct(2, new LayerRecord.Withdrawn());
         assertThat(Replay.of(layer.journal()).stage()).isEqualTo(RootStage.ROOTED);
+    }
+
+    /** Lines 13 and 16 of the rules that said something wrong: how it was made the second time counts from then on. */
+    @Test
+    void a_ring_by_another_recipe_goes_on_by_that_and_a_first_ring_is_no_second_try() {
+        LayerState again = Replay.of(new Carrow()
+                .set()
+                .on(DAY, new LayerRecord.Tended(Work.COVER, Cover.BLACK))
+                .look(DAY, RootStage.CALLUS, 0, Condition.BRIDGED)
+                .on(DAY.plusDays(1), new LayerRecord.Rerung(38, 7L, 2))
+                .journal());
+        assertThat(again.madeBy()).isEqualTo(new LayerState.MadeBy(7, 2));
+        assertThat(again.attempts()).isEqualTo(1);
+        assertThat(again.covers()).as("the new recipe's cover").isEmpty();
+        assertThat(Replay.of(new Carrow()
+                                .set()
+                                .on(DAY, new LayerRecord.Rerung(38))
+                                .journal())
+                        .madeBy())
+                .isNull();
+
+        LayerState first = Replay.of(new Carrow()
+                .setWithoutARing()
+                .look(DAY, RootStage.CALLUS, 0)
+                .on(DAY.plusDays(1), new LayerRecord.Rerung(24, 7L, 1))
+                .journal());
+        assertThat(first.attempts()).isZero();
+        assertThat(first.ringMm()).isEqualTo(24);
+        assertThat(first.ringedOn()).isEqualTo(DAY.plusDays(1));
+        assertThat(first.looks()).isEmpty();
+        assertThat(first.looksEver()).isEqualTo(1);
+    }
+
+    @Test
+    void a_limb_that_is_stood_in_water_takes_its_roots_along() {
+        Carrow layer = new Carrow()
+                .set()
+                .look(DAY, RootStage.ROOTED, 2)
+                .on(DAY.plusDays(1), new LayerRecord.StoodInWater(9L, 1, 3));
+        LayerState state = Replay.of(layer.journal());
+        assertThat(state.madeBy()).isEqualTo(new LayerState.MadeBy(9, 1));
+        assertThat(state.stage()).isEqualTo(RootStage.ROOTED);
+        assertThat(state.set().leavesBeyond()).isEqualTo(3);
+        assertThat(state.wateredOn()).isEqualTo(DAY.plusDays(1));
+        layer.on(DAY.plusDays(2), new LayerRecord.Severed(3, 3))
+                .on(DAY.plusDays(3), new LayerRecord.StoodInWater(9L, 1, null));
+        assertThat(Replay.of(layer.journal()).conflicts())
+                .extracting(LayerState.Conflict::reason)
+                .containsExactly(LayerState.Reason.NO_LONGER_ON_MOTHER);
     }
 
     @Test

@@ -140,6 +140,8 @@ class Passports {
         } else if (what instanceof LayerRecord.Rerung again) {
             key = "done.RERUNG";
             values.put("ring", format.lengthMm(again.ringMm()));
+        } else if (what instanceof LayerRecord.StoodInWater) {
+            key = "done.STOOD_IN_WATER";
         } else if (what instanceof LayerRecord.Severed cut) {
             key = cut.leavesBefore() == 0 ? "done.SEVERED.bare" : "done.SEVERED";
             values.put("before", String.valueOf(cut.leavesBefore()));

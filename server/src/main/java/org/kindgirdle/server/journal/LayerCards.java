@@ -117,8 +117,7 @@ class LayerCards {
                                 .filter(label -> !label.until().isBefore(state.setOn()))
                                 .toList()),
                 new LayerCard.SpeciesOf(species.code(), species.botanical(), species.common(), species.hazards()),
-                new LayerCard.RecipeOf(
-                        layer.recipeId, nursery.recipe(layer.recipeId).name(), layer.recipeNumber, layer.method),
+                recipe(layer, state, nursery),
                 state.setOn(),
                 state.ringedOn(),
                 state.looks().isEmpty()
@@ -159,6 +158,14 @@ class LayerCards {
                                         .opensNextYear(state.plant().severedOn())
                                         .orElse(null)),
                 suggested(projection, context, format));
+    }
+
+    /** The recipe that it goes by now. */
+    private static LayerCard.RecipeOf recipe(Layer layer, LayerState state, NurserySnapshot nursery) {
+        LayerState.MadeBy madeBy = state.madeBy();
+        long id = madeBy == null ? layer.recipeId : madeBy.recipeId();
+        int number = madeBy == null ? layer.recipeNumber : madeBy.recipeNumber();
+        return new LayerCard.RecipeOf(id, nursery.recipe(id).name(), number, layer.method);
     }
 
     private static List<LayerCard.StageOdds> odds(LayerProjection projection, HouseRules rules) {

@@ -160,12 +160,13 @@ public class LayerJournal {
     /** Appends one record to a layer's journal. */
     @Transactional
     public Recorded append(
-            String code, UUID uuid, LayerRecord what, Instant occurredAt, @Nullable UUID corrects, String note) {
+            String code, UUID uuid, LayerRecord sent, Instant occurredAt, @Nullable UUID corrects, String note) {
         lock.share();
-        RecordKind kind = RecordKind.of(what);
+        RecordKind kind = RecordKind.of(sent);
         checkTime(occurredAt);
         Layer layer = layers.lockByCode(code).orElseThrow(() -> ProblemException.notFound("layer", code));
         NurserySnapshot nursery = snapshots.take();
+        LayerRecord what = MadeOtherwise.complete(sent, nursery);
         List<LayerEvent> journal = new ArrayList<>(codec.events(events.findByLayerIdOrderById(layer.id())));
         LayerEvent twin = journal.stream()
                 .filter(event -> event.id().equals(uuid))
@@ -185,6 +186,9 @@ public class LayerJournal {
         row.layerId = layer.id();
 
         LayerState before = Projections.state(journal);
+        if (before != null && corrects == null) {
+            MadeOtherwise.check(what, Projections.context(layer, before, nursery));
+        }
         if (kind == RecordKind.RELEASED
                 && before != null
                 && before.plant() != null

@@ -189,6 +189,11 @@ public final class NurserySnapshot {
         return found(species.get(code), "species", code);
     }
 
+    /** All recipes in force. */
+    Collection<RecipeView> recipes() {
+        return recipes.values();
+    }
+
     public RecipeView recipe(long id) {
         return found(recipes.get(id), "recipe", id);
     }

@@ -39,7 +39,10 @@ final class Projections {
     }
 
     static LayerContext context(Layer layer, @Nullable LayerState state, NurserySnapshot nursery) {
-        LayerContext onMother = nursery.context(layer.motherId, layer.recipeId, layer.recipeNumber)
+        LayerState.MadeBy madeBy = state == null ? null : state.madeBy();
+        LayerContext onMother = (madeBy == null
+                        ? nursery.context(layer.motherId, layer.recipeId, layer.recipeNumber)
+                        : nursery.context(layer.motherId, madeBy.recipeId(), madeBy.recipeNumber()))
                 .keeping(KeptTime.read(layer.keptTime));
         return state == null || state.placeId() == null
                 ? onMother
@@ -88,7 +91,9 @@ final class Projections {
             return;
         }
         LayerState state = projection.state();
-        Outcome outcome = Outcome.of(state, context(layer, state, nursery));
+        LayerContext context = context(layer, state, nursery);
+        Outcome outcome = Outcome.of(state, context);
+        layer.method = context.recipe().method();
         layer.hand = Objects.requireNonNullElse(state.set().hand(), "");
         layer.setOn = state.setOn();
         layer.phase = state.phase();

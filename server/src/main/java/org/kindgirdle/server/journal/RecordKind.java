@@ -9,6 +9,7 @@ public enum RecordKind {
     LOOKED(LayerRecord.Looked.class),
     TOPPED_UP(LayerRecord.ToppedUp.class),
     RERUNG(LayerRecord.Rerung.class),
+    STOOD_IN_WATER(LayerRecord.StoodInWater.class),
     TENDED(LayerRecord.Tended.class),
     CHOSEN(LayerRecord.Chosen.class),
     CUT_PLANNED(LayerRecord.CutPlanned.class),

@@ -79,6 +79,68 @@ class MethodsTest {
         assertThat(page(code).path("phase").asString()).isEqualTo("SEVERED");
     }
 
+    /** Line 16 of the rules that said something wrong: foil as a test led nowhere. */
+    @Test
+    void foil_that_found_roots_becomes_an_air_layer_and_a_limb_is_stood_in_a_jar_whole() {
+        long foil = recipe("FOIL_START", "UNWOUNDED", "FOIL_ONLY", 0);
+        long air = recipe("AIR", "RING_AND_TOURNIQUET", "TIED_FILM", 3000);
+        long jar = recipe("JAR", "RING_SCRAPED", "TIED_FILM", 1000);
+        List<String> codes = nursery.grower()
+                .post("/api/v1/batches", batch(foil, 9, 8))
+                .expect(201)
+                .body()
+                .path("codes")
+                .valueStream()
+                .map(JsonNode::asString)
+                .toList();
+        String code = codes.get(0);
+        nursery.clock().moveTo(TODAY.plusDays(30));
+        nursery.record(code, TestNursery.look("CALLUS", 0)).expect(201);
+        // how it is ringed has to be said, and by what can be ringed
+        assertThat(nursery.record(code, again(null)).expect(400).body().toString())
+                .contains("There is foil on it and no ball");
+        assertThat(nursery.record(code, again(jar)).expect(400).body().toString())
+                .contains("a recipe of air layering with a ring");
+        assertThat(nursery.record(code, again(999_999L)).expect(400).body().toString())
+                .contains("no such recipe");
+        nursery.record(code, again(air)).expect(201);
+        JsonNode page = page(code);
+        assertThat(page.at("/recipe/method").asString()).isEqualTo("AIR");
+        assertThat(page.at("/recipe/id").asLong()).isEqualTo(air);
+        assertThat(page.at("/drawing/ball/mediumMl").asDouble()).isPositive();
+        assertThat(page.path("stage").asString()).isEqualTo("NONE");
+        assertThat(page.at("/jobs").findValuesAsString("code")).contains("TOP_UP");
+
+        nursery.clock().moveTo(TODAY.plusDays(60));
+        nursery.record(code, TestNursery.look("ROOTED", 40)).expect(201);
+        assertThat(nursery.record(code, inWater(air)).expect(400).body().toString())
+                .contains("whose method is JAR");
+        nursery.record(code, inWater(jar)).expect(201);
+        page = page(code);
+        assertThat(page.at("/recipe/method").asString()).isEqualTo("JAR");
+        assertThat(page.path("stage").asString()).isEqualTo("ROOTED");
+        JsonNode water = page.at("/jobs")
+                .valueStream()
+                .filter(job -> job.path("code").asString().equals("TOP_UP"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(water.path("label").asString()).isEqualTo("Change the water");
+        assertThat(water.path("by").asString()).isEqualTo(TODAY.plusDays(63).toString());
+        // it rests on what was written down, not on what was held in mind
+        assertThat(nursery.record(code, inWater(jar)).expect(400).body().toString())
+                .contains("Only a limb with balls on it");
+    }
+
+    private static Map<String, Object> again(Long recipe) {
+        Map<String, Object> details = new HashMap<>(Map.of("ringMm", 20));
+        details.put("recipeId", recipe);
+        return Map.of("kind", "RERUNG", "details", details);
+    }
+
+    private static Map<String, Object> inWater(long recipe) {
+        return Map.of("kind", "STOOD_IN_WATER", "details", Map.of("recipeId", recipe));
+    }
+
     @Test
     void what_stands_on_no_mother_is_told_to_be_potted_not_severed() {
         String code = nursery.grower()
