@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import { api, type Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
+import Choice from '@/shared/ui/Choice.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import RemarkList from '@/shared/ui/RemarkList.vue'
 import BatchNews from './BatchNews.vue'
@@ -21,6 +23,7 @@ import { useTrialRows } from './useTrialRows'
 /** What do I cut, mix and wrap? */
 const route = useRoute()
 const session = useSession()
+const { t } = useI18n()
 const queries = useQueryClient()
 const { data: mothers } = useQuery({
   queryKey: ['mothers'],
@@ -77,6 +80,13 @@ const isRing = computed(() => recipe.value?.recipe.wound.startsWith('RING') ?? t
 /** Of one batch, as the server takes them. */
 const MOST = 500
 const blocked = computed(() => preview.value?.remarks.some((one) => one.level === 'BLOCK') ?? false)
+/** Whether balls bend a limb too far, or would if nothing held it up. */
+const isLoaded = computed(
+  () =>
+    head.value.relief !== '' ||
+    (preview.value?.rows.some((row) => row.load.verdict !== 'FINE') ?? false) ||
+    (preview.value?.remarks.some((one) => one.key === 'LIMB') ?? false),
+)
 const warned = computed(() => preview.value?.remarks.some((one) => one.level === 'WARN') ?? false)
 const maySet = computed(() => isComplete.value && !blocked.value && preview.value !== null)
 
@@ -237,6 +247,18 @@ function take(planned: Schemas['Planned']): void {
       </div>
 
       <RemarkList v-if="preview" class="mt-5" :remarks="preview.remarks" />
+      <Choice
+        v-if="isLoaded"
+        v-model="head.relief"
+        class="mt-4"
+        :label="t('load.ask')"
+        :options="[
+          ['', t('load.none')],
+          ['PROP', t('load.PROP')],
+          ['REST_TIP', t('load.REST_TIP')],
+        ]"
+        data-testid="relief"
+      />
       <label v-if="warned && !blocked" class="mt-4 grid max-w-3xl gap-1">
         <span class="font-bold">Why go on all the same?</span>
         <input v-model="reason" class="input" maxlength="500" data-testid="reason" />

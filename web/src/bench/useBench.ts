@@ -23,6 +23,8 @@ export interface BenchHead {
   shootBelow: string
   hand: string
   hormone: string
+  /** what takes the load off the limbs; empty for nothing */
+  relief: string
   /** the planned batch that is being set; empty for none */
   planned: string
 }
@@ -40,6 +42,7 @@ export interface BatchBody {
   liveShootBelow?: boolean | null
   hand?: string | null
   hormone?: string | null
+  relief?: string | null
   rows: Record<string, unknown>[]
 }
 
@@ -70,6 +73,7 @@ export function useBench(begin: { motherId: string }) {
     shootBelow: 'yes',
     hand: '',
     hormone: '',
+    relief: '',
     planned: '',
   })
   const reason = ref('')
@@ -121,6 +125,7 @@ export function useBench(begin: { motherId: string }) {
     liveShootBelow: head.value.shootBelow === 'yes',
     hand: head.value.hand.trim() || null,
     hormone: head.value.hormone || null,
+    relief: head.value.relief || null,
     plannedId: head.value.planned ? Number(head.value.planned) : null,
     rows: rows.value.map(sent),
   }))
@@ -206,6 +211,7 @@ export function useBench(begin: { motherId: string }) {
   function clear(): void {
     rows.value = [{ ...another(rows.value.at(-1) ?? blank()), diameter: '', limb: '', slot: '' }]
     head.value.planned = ''
+    head.value.relief = ''
     reason.value = ''
   }
 
@@ -221,6 +227,7 @@ export function useBench(begin: { motherId: string }) {
       shootBelow: old.liveShootBelow === false ? 'no' : 'yes',
       hand: old.hand ?? head.value.hand,
       hormone: old.hormone ?? '',
+      relief: old.relief ?? '',
       planned,
     })
     rows.value = old.rows.map((row) => ({

@@ -80,7 +80,7 @@ async function takeBack(one: Schemas['LeafRecordView']): Promise<void> {
       class="mt-3 overflow-x-auto"
       tabindex="0"
       role="region"
-      :aria-label="t('leaves.title')"
+      :aria-label="t('leaves.table')"
     >
       <table class="w-full min-w-[40rem] border-collapse text-left">
         <thead>

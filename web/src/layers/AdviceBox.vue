@@ -114,13 +114,23 @@ function doAlso(also: Card['alsoDo'][number]): void {
     >
       <span>{{ also.sentence }}</span>
       <button
+        v-if="session.mayRecord && also.code === 'PROP'"
+        type="button"
+        class="btn"
+        :disabled="saving"
+        data-testid="rest-tip"
+        @click="emit('keep', { kind: 'TENDED', details: { work: 'REST_TIP', cover: null } })"
+      >
+        {{ t('load.restsNow') }}
+      </button>
+      <button
         v-if="session.mayRecord"
         class="btn"
         :disabled="saving"
         :data-testid="`also-${also.code}`"
         @click="doAlso(also)"
       >
-        Done
+        {{ also.code === 'PROP' ? t('load.propped') : 'Done' }}
       </button>
     </li>
   </ul>

@@ -113,6 +113,13 @@ async function keep(what: NewRecord): Promise<boolean> {
           class="mt-2"
         />
       </AdviceBox>
+      <p
+        v-if="layer.limbLoad"
+        class="mt-2 border-l-8 border-sap bg-sap-pale py-2 pr-2 pl-4"
+        data-testid="limb-load"
+      >
+        {{ layer.limbLoad }}
+      </p>
     </div>
 
     <ProblemNote :problem="problem" class="mt-3" />

@@ -72,9 +72,19 @@ export const en = {
     all: 'With it go all that stand on {limb}: {codes}.',
     ringHere: 'Ring it here',
   },
+  load: {
+    ask: 'What takes the load off the limb?',
+    none: 'Nothing',
+    PROP: 'A prop',
+    REST_TIP: 'Its tip rests on straw, a bench or the ground',
+    restsNow: 'Its tip rests',
+    propped: 'Propped',
+    hint: 'It is kept with the layers, and no reason is asked for the load.',
+  },
   leaves: {
     title: 'Leaf-out and leaf fall',
     why: 'Dates follow the leaves: a bare plant makes little root, and some are cut when it is bare. What was seen overrules what is expected by the climate.',
+    table: 'Leaves by place and species',
     none: 'No deciduous mother is in use: what keeps its leaves needs no dates.',
     place: 'Place',
     species: 'Species',
@@ -154,6 +164,7 @@ export const en = {
   works: {
     SOAK: 'Soaked it before the cut',
     NEXT_SEASON: 'Took the wrap off: it heals till next season',
+    REST_TIP: 'Laid its tip to rest',
   },
   jobs: {
     SOAK: 'Soak before the cut',

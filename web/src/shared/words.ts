@@ -65,6 +65,7 @@ export const WORKS: [string, string][] = [
   ['SOAK', t('works.SOAK')],
   ['NEXT_SEASON', t('works.NEXT_SEASON')],
   ['PROP', 'Propped the limb'],
+  ['REST_TIP', t('works.REST_TIP')],
   ['TIDY_STUB', 'Tidied the stub on the mother'],
   ['PROTECT', 'Protected it from frost'],
   ['CARRY_OVER', 'Decided: carry it over'],

@@ -2850,6 +2850,7 @@ export interface components {
             forecast: components["schemas"]["ForecastView"];
             hand: string;
             jobs: components["schemas"]["JobView"][];
+            limbLoad: string;
             /** Format: date */
             lookedOn: string;
             mother: components["schemas"]["MotherOf"];
@@ -4204,6 +4205,8 @@ export interface components {
             reason: string;
             /** Format: int64 */
             recipeId: number;
+            /** @enum {string} */
+            relief: "PROP" | "REST_TIP";
             rows: components["schemas"]["RowRequest"][];
             /** Format: date */
             setOn: string;
@@ -4219,6 +4222,8 @@ export interface components {
             reason?: string | null;
             /** Format: int64 */
             recipeId: number;
+            /** @enum {string|null} */
+            relief?: "PROP" | "REST_TIP" | null;
             rows: components["schemas"]["RowRequestSent"][];
             /** Format: date */
             setOn?: string | null;
@@ -4609,7 +4614,7 @@ export interface components {
             /** @enum {string|null} */
             cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
             /** @enum {string} */
-            work: "REWET" | "REWRAP" | "RELIEVE" | "CUT_BRIDGE" | "CLEAN_OUT" | "PROTECT" | "RESCORE" | "VENT" | "TREAT_PESTS" | "COVER" | "LOOSEN_TIE" | "UPSIZE" | "SOAK" | "NEXT_SEASON" | "PROP" | "TIDY_STUB" | "CARRY_OVER" | "HOLD_SPRING" | "HOLD_FRUIT" | "HOLD_DORMANT";
+            work: "REWET" | "REWRAP" | "RELIEVE" | "CUT_BRIDGE" | "CLEAN_OUT" | "PROTECT" | "RESCORE" | "VENT" | "TREAT_PESTS" | "COVER" | "LOOSEN_TIE" | "UPSIZE" | "SOAK" | "NEXT_SEASON" | "PROP" | "REST_TIP" | "TIDY_STUB" | "CARRY_OVER" | "HOLD_SPRING" | "HOLD_FRUIT" | "HOLD_DORMANT";
         };
         TimeQuery: {
             d50ThermalDays: number;

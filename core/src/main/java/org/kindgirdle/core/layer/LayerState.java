@@ -22,6 +22,7 @@ import org.kindgirdle.core.look.Sectors;
  * @param conditions found and not yet mended
  * @param covers changes of cover, oldest first
  * @param wateredOn the day the ball was last wet through
+ * @param propped whether the limb is held up, by a prop or by what its tip rests on
  * @param letGo whether its wrap is off and the limb heals, to be ringed again in another season
  * @param rescoredOn when empty sectors were last scarred again since the ring; null if they were not
  * @param stubTidied whether the mother was seen to after the severing

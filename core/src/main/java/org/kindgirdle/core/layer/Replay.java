@@ -305,7 +305,7 @@ public final class Replay {
                 conditions.retainAll(ON_THE_TOP);
                 conditions.add(Condition.BRIDGED);
             }
-            case PROP -> propped = true;
+            case PROP, REST_TIP -> propped = true;
             case TIDY_STUB -> stubTidied = true;
             case UPSIZE -> upsized = true;
             case CLEAN_OUT -> {

@@ -23,6 +23,8 @@ public enum Work {
     /** wrap off, and the limb left to heal until it is ringed again in another season */
     NEXT_SEASON(false),
     PROP(false),
+    /** the tip laid down on straw, a bench or the ground, so that the limb does not carry it */
+    REST_TIP(false),
     /** after severance: the stub shortened to a bud or shoot, the new leader noted */
     TIDY_STUB(false),
     CARRY_OVER(false),

@@ -19,6 +19,7 @@ import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Replay;
+import org.kindgirdle.core.layer.Work;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.problem.ProblemException;
@@ -75,6 +76,7 @@ public class LayerJournal {
      * @param limbId that it stands on, if it is said
      * @param occurredAt when
      * @param note a remark, or the reason for going on in spite of a warning
+     * @param done what was done to it in the same visit; null if nothing was
      */
     public record NewLayer(
             long motherId,
@@ -83,7 +85,20 @@ public class LayerJournal {
             int recipeNumber,
             LayerRecord.Set set,
             Instant occurredAt,
-            String note) {}
+            String note,
+            @Nullable Work done) {
+
+        public NewLayer(
+                long motherId,
+                @Nullable Long limbId,
+                long recipeId,
+                int recipeNumber,
+                LayerRecord.Set set,
+                Instant occurredAt,
+                String note) {
+            this(motherId, limbId, recipeId, recipeNumber, set, occurredAt, note, null);
+        }
+    }
 
     /** Sets layers. @return their codes, in order */
     @Transactional
@@ -112,13 +127,30 @@ public class LayerJournal {
             LayerEventRow record = row(uuid, RecordKind.SET, one.set(), one.occurredAt(), on, null, one.note());
             rows.add(layers.save(layer));
             record.layerId = layer.id();
-            LayerProjection projection = Projections.of(layer, List.of(codec.event(record)), nursery);
-            Projections.write(layer, projection, 1, nursery);
-            if (projection != null) {
-                record.verdict = codec.write(GivenVerdict.of(projection, layer, nursery));
-                record.said(projection, nursery.today());
+            List<LayerEventRow> own = new ArrayList<>(List.of(record));
+            if (one.done() != null) {
+                LayerEventRow done = row(
+                        UUID.nameUUIDFromBytes((uuid + "/" + one.done()).getBytes()),
+                        RecordKind.TENDED,
+                        new LayerRecord.Tended(one.done(), null),
+                        // after it was set, whatever the order of their identities
+                        one.occurredAt().plusMillis(1),
+                        on,
+                        null,
+                        "");
+                done.layerId = layer.id();
+                own.add(done);
             }
-            records.add(record);
+            LayerProjection projection = Projections.of(layer, codec.events(own), nursery);
+            Projections.write(layer, projection, own.size(), nursery);
+            if (projection != null) {
+                String verdict = codec.write(GivenVerdict.of(projection, layer, nursery));
+                own.forEach(each -> {
+                    each.verdict = verdict;
+                    each.said(projection, nursery.today());
+                });
+            }
+            records.addAll(own);
         }
         // the rows refer to one another by number only: layers must be there before their records
         layers.flush();

@@ -17,12 +17,14 @@ import tools.jackson.databind.JsonNode;
  *
  * @param batchId of those that it was set with
  * @param hand who set it; empty if nobody said
+ * @param limbLoad what all the balls on its limb together ask of it; null where it is alone there, or that is little
  * @param estimates what the ring and each look since taught of the date
  */
 record LayerPage(
         @JsonUnwrapped LayerCard card,
         UUID batchId,
         String hand,
+        @Nullable String limbLoad,
         @Nullable ForecastView forecast,
         List<Estimate> estimates,
         List<Reasons.RuleWords> rules,

@@ -16,15 +16,18 @@ import org.kindgirdle.core.layer.ComingSteps;
 import org.kindgirdle.core.layer.Estimate;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
+import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
+import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.security.People;
 import org.kindgirdle.server.words.Format;
 import org.kindgirdle.server.words.Reasons;
+import org.kindgirdle.server.words.Words;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,6 +44,8 @@ class LayerPages {
     private final People people;
     private final CurrentPerson person;
     private final Reasons reasons;
+    private final Takings takings;
+    private final Words words;
 
     LayerPages(
             LayerRepository layers,
@@ -51,7 +56,9 @@ class LayerPages {
             LayerCards cards,
             People people,
             CurrentPerson person,
-            Reasons reasons) {
+            Reasons reasons,
+            Takings takings,
+            Words words) {
         this.layers = layers;
         this.events = events;
         this.journals = journals;
@@ -61,6 +68,8 @@ class LayerPages {
         this.people = people;
         this.person = person;
         this.reasons = reasons;
+        this.takings = takings;
+        this.words = words;
     }
 
     /** Cards in the order of the codes; a code that no layer has is left out. */
@@ -122,10 +131,12 @@ class LayerPages {
         LayerContext context = known.context();
         Format format = new Format(person.units(), nursery.today());
         boolean inForce = known.inForce();
+        LayerCard card = cards.of(List.of(known), nursery).get(0);
         return new LayerPage(
-                cards.of(List.of(known), nursery).get(0),
+                card,
                 layer.batchId,
                 layer.hand,
+                inForce ? limbLoad(layer, nursery, card.mother().limb(), format) : null,
                 inForce ? forecast(projection, state, context, nursery.today()) : null,
                 inForce ? Estimate.sinceTheRing(known.journal(), context) : List.of(),
                 reasons.rules(projection.decision(), format),
@@ -137,6 +148,17 @@ class LayerPages {
                         format),
                 inForce ? reasons.changes(ComingSteps.changes(state, context, nursery.today()), format) : List.of(),
                 records(rows, known.journal(), state));
+    }
+
+    private @Nullable String limbLoad(Layer layer, NurserySnapshot nursery, @Nullable String limb, Format format) {
+        if (layer.limbId == null || limb == null || layer.phase != LayerPhase.ON_MOTHER) {
+            return null;
+        }
+        Takings.OnLimb on = takings.onLimb(layer.limbId, nursery);
+        boolean isLittle = BranchLoad.verdict(nursery.rules(), on.utilisation()) == BranchLoad.Verdict.FINE;
+        return isLittle || on.balls().size() < 2
+                ? null
+                : words.limbLoad(limb, on.balls().size(), on.utilisation(), nursery.rules(), format);
     }
 
     private static LayerPage.@Nullable ForecastView forecast(

@@ -86,6 +86,13 @@ public class Takings {
                 .collect(Collectors.toMap(Map.Entry::getKey, limb -> onLimb(limb.getValue(), all, nursery)));
     }
 
+    /** What stands on one limb now. */
+    @Transactional(readOnly = true)
+    OnLimb onLimb(long limbId, NurserySnapshot nursery) {
+        List<Layer> some = layers.findByLimbIdInAndPhase(List.of(limbId), LayerPhase.ON_MOTHER);
+        return onLimb(some, journals.of(some), nursery);
+    }
+
     private static OnLimb onLimb(List<Layer> some, Map<Long, List<LayerEvent>> all, NurserySnapshot nursery) {
         List<BallOnLimb> balls = new ArrayList<>();
         List<Cut> cuts = new ArrayList<>();

@@ -29,6 +29,7 @@ import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.words.Format;
+import org.kindgirdle.server.words.Words;
 import org.springframework.stereotype.Service;
 
 /** How the limbs of a mother stand: what is on them, what is left of them, and where more may be set. */
@@ -39,6 +40,7 @@ public class LimbStands {
     private final Limbs limbs;
     private final Takings takings;
     private final LimbWords words;
+    private final Words sentences;
     private final MotherRemarks remarks;
     private final CurrentPerson person;
 
@@ -47,12 +49,14 @@ public class LimbStands {
             Limbs limbs,
             Takings takings,
             LimbWords words,
+            Words sentences,
             MotherRemarks remarks,
             CurrentPerson person) {
         this.snapshots = snapshots;
         this.limbs = limbs;
         this.takings = takings;
         this.words = words;
+        this.sentences = sentences;
         this.remarks = remarks;
         this.person = person;
     }
@@ -83,7 +87,7 @@ public class LimbStands {
                                 .mapToDouble(Takings.BallOnLimb::utilisation)
                                 .sum();
                 if (after.size() > 1 && BranchLoad.verdict(nursery.rules(), load) != BranchLoad.Verdict.FINE) {
-                    faults.add(words.load(limb.name(), after.size(), load, nursery.rules(), format));
+                    faults.add(sentences.limbLoad(limb.name(), after.size(), load, nursery.rules(), format));
                 }
                 Set<String> known = new HashSet<>(words.faults(layout(nursery, shape, before), limb.name(), format));
                 words.faults(layout(nursery, shape, after), limb.name(), format).stream()

@@ -5,11 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.plan.LimbLayout;
 import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.core.plan.LimbScore;
-import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.server.words.Format;
 import org.kindgirdle.server.words.Phrases;
 import org.springframework.stereotype.Service;
@@ -73,13 +71,6 @@ public class LimbWords {
     /** Why a limb that a layer was cut from is not ringed before its bark slips next year. */
     String rests(String limb, @Nullable LocalDate cutOn, LocalDate againOn, Format format) {
         return phrases.say("limb.rests", Map.of("limb", limb, "on", format.day(cutOn), "again", format.day(againOn)));
-    }
-
-    /** What all balls of a limb together ask of it. */
-    String load(String limb, int balls, double utilisation, HouseRules rules, Format format) {
-        return phrases.say(
-                "limb.load." + BranchLoad.verdict(rules, utilisation),
-                Map.of("limb", limb, "balls", String.valueOf(balls), "load", format.percent(utilisation)));
     }
 
     /** What is wrong between the balls of a limb, in the order of their numbers. */

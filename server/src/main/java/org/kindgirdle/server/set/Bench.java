@@ -120,7 +120,7 @@ class Bench {
                                 context,
                                 Stream.concat(
                                                 remarks.ofRow(request.rows().get(i), context, format).stream(),
-                                                remarks.ofSums(layers.get(i), context, format).stream())
+                                                remarks.ofSums(request, layers.get(i), context, format).stream())
                                         .map(Remark::sentence)
                                         .toList()))
                         .toList());
@@ -189,7 +189,10 @@ class Bench {
                                 recipe.number(),
                                 record(row, recipe.school(), hand, hormone, context),
                                 at,
-                                reason))
+                                reason,
+                                request.relief() == null
+                                        ? null
+                                        : request.relief().work()))
                         .toList());
         fillSlots(request, codes);
         if (request.plannedId() != null) {

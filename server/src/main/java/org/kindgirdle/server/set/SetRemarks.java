@@ -167,7 +167,7 @@ class SetRemarks {
             int row = i + 1;
             Stream.concat(
                             ofRow(request.rows().get(i), context, format).stream(),
-                            ofSums(layers.get(i), context, format).stream())
+                            ofSums(request, layers.get(i), context, format).stream())
                     .forEach(remark -> all.add(new Remark(
                             remark.level(),
                             remark.key(),
@@ -194,7 +194,7 @@ class SetRemarks {
     }
 
     /** What the sums of one branch warn of: a strength above its band, and a ball that the limb does not bear. */
-    List<Remark> ofSums(LayerProjection layer, LayerContext context, Format format) {
+    List<Remark> ofSums(SetRequest request, LayerProjection layer, LayerContext context, Format format) {
         List<Remark> said = new ArrayList<>();
         Wood wood = layer.state().set().wood();
         if (layer.factors().hormoneFit() == HormoneFit.ABOVE) {
@@ -213,7 +213,7 @@ class SetRemarks {
                                     "low", String.valueOf(Math.round(band.lowPpm())),
                                     "wood", phrases.say("limb.wood." + wood)))));
         }
-        if (layer.load().verdict() == BranchLoad.Verdict.SMALLER_OR_PROP_FIRST) {
+        if (request.relief() == null && layer.load().verdict() == BranchLoad.Verdict.SMALLER_OR_PROP_FIRST) {
             said.add(new Remark(
                     Level.WARN,
                     "LOAD",
@@ -300,7 +300,7 @@ class SetRemarks {
                                         request.rows().get(i).fromUnionMm(),
                                         layers.get(i).ball().ballLengthMm()),
                                 layers.get(i).ball().ballDiameterMm(),
-                                layers.get(i).load().utilisation()));
+                                request.relief() == null ? layers.get(i).load().utilisation() : 0));
             }
         }
         return further;

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.layer.Work;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Wood;
@@ -19,6 +20,7 @@ import org.kindgirdle.server.problem.Within;
  * @param hand who sets them, as the nursery calls them; whoever is signed in if it is left out
  * @param hormone the name of one of the house's
  * @param plannedId the planned batch that this is
+ * @param relief what takes the load of the balls off their limbs; null if nothing does
  * @param reason why to go on in spite of warnings
  */
 record SetRequest(
@@ -31,13 +33,30 @@ record SetRequest(
         @Nullable @Size(max = 60) String hormone,
 
         @Nullable @Within(low = 1, high = 1e12) Long plannedId,
+        @Nullable Relief relief,
 
         @NotNull @Size(min = 1, max = 500, message = "must have {min} to {max} rows")
         List<@NotNull @Valid RowRequest> rows) {
 
+    /** What holds up a limb that its balls would bend too far. */
+    enum Relief {
+        PROP(Work.PROP),
+        REST_TIP(Work.REST_TIP);
+
+        private final Work work;
+
+        Relief(Work work) {
+            this.work = work;
+        }
+
+        Work work() {
+            return work;
+        }
+    }
+
     /** As it is kept for another day: that it is planned, for when and why, is said when it is set. */
     SetRequest planned() {
-        return new SetRequest(motherId, recipeId, null, null, liveShootBelow, hand, hormone, null, rows);
+        return new SetRequest(motherId, recipeId, null, null, liveShootBelow, hand, hormone, null, relief, rows);
     }
 
     /**

@@ -26,6 +26,7 @@ import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.pot.FirstMediumAdvice;
+import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.CoverAdvice;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.verdict.Fact;
@@ -84,6 +85,13 @@ public class Words {
             values.put("ballC", format.temperatureC(advice.under(advice.best()).hottestC()));
         }
         return phrases.say("also." + also, values);
+    }
+
+    /** What all balls of a limb together ask of it. */
+    public String limbLoad(String limb, int balls, double utilisation, HouseRules rules, Format format) {
+        return phrases.say(
+                "limb.load." + BranchLoad.verdict(rules, utilisation),
+                Map.of("limb", limb, "balls", String.valueOf(balls), "load", format.percent(utilisation)));
     }
 
     /** The cover that work beside the step puts on; null where it changes none. */

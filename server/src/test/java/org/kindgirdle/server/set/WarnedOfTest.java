@@ -84,13 +84,47 @@ class WarnedOfTest {
                 .anySatisfy(one -> assertThat(one)
                         .startsWith("WARN The 5 balls on Low arm together ask")
                         .contains("rest on straw"));
-        nursery.grower().post("/api/v1/batches", five).expect(201);
+        Map<String, Object> three = nursery.onLimb(mother, limb, 650, 900, 1100);
+        ((List<?>) three.get("rows")).forEach(row -> lean(row, 75));
+        String code = set(three);
         JsonNode stand = nursery.viewer()
-                .get("/api/v1/mothers/" + mother)
+                .get("/api/v1/stock/" + mother)
                 .expect(200)
                 .body()
                 .at("/limbs/0");
-        assertThat(stand.path("advice").asString()).doesNotStartWith("Take this one");
+        assertThat(stand.path("advice").asString()).startsWith("Its balls ask");
+        // each of them says it on its own page, too
+        assertThat(page(code).path("limbLoad").asString())
+                .startsWith("The 3 balls on Low arm together ask")
+                .contains("smaller balls, a prop, or a tip that comes to rest");
+    }
+
+    @Test
+    void line_11_a_tip_that_comes_to_rest_answers_the_load_and_is_recorded() {
+        long limb = nursery.limb(mother, "Long arm", 15, "ONE_TWO", 75, 40);
+        Map<String, Object> five = nursery.onLimb(mother, limb, 200, 450, 700, 950, 1100);
+        ((List<?>) five.get("rows")).forEach(row -> lean(row, 75));
+        assertThat(said(five, "LIMB")).anyMatch(one -> one.contains("together ask"));
+        five.put("relief", "REST_TIP");
+        assertThat(said(five, "LIMB")).noneMatch(one -> one.contains("together ask"));
+        JsonNode page = page(set(five));
+        assertThat(page.path("records").findValuesAsString("kind")).containsExactly("TENDED", "SET");
+        assertThat(page.at("/records/0/details/work").asString()).isEqualTo("REST_TIP");
+        assertThat(page.path("alsoDo").findValuesAsString("code")).doesNotContain("PROP");
+        assertThat(page.path("limbLoad").isNull()).isTrue();
+    }
+
+    private String set(Map<String, Object> batch) {
+        return nursery.grower()
+                .post("/api/v1/batches", batch)
+                .expect(201)
+                .body()
+                .at("/codes/0")
+                .asString();
+    }
+
+    private JsonNode page(String code) {
+        return nursery.viewer().get("/api/v1/layers/" + code).expect(200).body();
     }
 
     @SuppressWarnings("unchecked")
