@@ -27,6 +27,13 @@ public record DayTemperatures(double minC, double maxC) {
         return (minC + maxC) / 2;
     }
 
+    /** The same mean with a share of the swing round it, 0 to 1. */
+    public DayTemperatures swinging(double share) {
+        Require.within("share of the swing", share, 0, 1);
+        double half = share * (maxC - minC) / 2;
+        return new DayTemperatures(meanC() - half, meanC() + half);
+    }
+
     /** The air at an hour of the day, 0 to 23: a cosine with its top at 14. */
     public double atHourC(int hour) {
         return meanC() + (maxC - minC) / 2 * Math.cos(2 * Math.PI * (hour - WARMEST_HOUR) / 24);

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.climate;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -43,6 +44,16 @@ public record MonthlyNormals(List<Double> minC, List<Double> maxC) {
         return new MonthlyNormals(
                 minC.stream().map(value -> value + minShiftC).toList(),
                 maxC.stream().map(value -> value + maxShiftC).toList());
+    }
+
+    /** A copy with the same means and a share of the swing round them, 0 to 1. */
+    public MonthlyNormals swinging(double share) {
+        List<DayTemperatures> months = IntStream.range(0, 12)
+                .mapToObj(month -> new DayTemperatures(minC.get(month), maxC.get(month)).swinging(share))
+                .toList();
+        return new MonthlyNormals(
+                months.stream().map(DayTemperatures::minC).toList(),
+                months.stream().map(DayTemperatures::maxC).toList());
     }
 
     private static double interpolate(List<Double> months, int dayOfYear) {

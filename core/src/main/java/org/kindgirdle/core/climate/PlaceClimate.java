@@ -21,9 +21,11 @@ public final class PlaceClimate {
     private static final double MOST_WIND_MS = 80;
     private static final double FREEZING_C = 0;
 
+    private static final Rule GROUND_SWING = Rule.of("ground.swing");
     private static final Rule HOT_ABOVE_NORMAL_C = Rule.of("climate.hot-above-normal");
 
     private final double latitude;
+    private final MonthlyNormals normals;
     // looked up a great many times for each layer: interpolated once
     private final DayTemperatures[] normalDays = new DayTemperatures[DAYS_OF_YEAR + 1];
     private final Sun[] suns = new Sun[DAYS_OF_YEAR + 1];
@@ -60,6 +62,7 @@ public final class PlaceClimate {
             Map<LocalDate, DayTemperatures> known,
             Map<LocalDate, Double> windMs) {
         this.latitude = Require.within("latitude", latitude, -90, 90);
+        this.normals = normals;
         for (int day = 1; day <= DAYS_OF_YEAR; day++) {
             normalDays[day] = new DayTemperatures(normals.minC(day), normals.maxC(day));
             suns[day] = Sun.over(latitude, day);
@@ -87,6 +90,19 @@ public final class PlaceClimate {
             double vpdFactor,
             Map<LocalDate, DayTemperatures> known) {
         this(latitude, normals, frosts, winterLowC, vpdFactor, 0, known, Map.of());
+    }
+
+    /**
+     * How warm the soil is here at the depth of a ground layer: the mean of the day as in the air, with a share of its
+     * swing. A wave of warmth that goes down through soil is left with exp(-z / D) of itself at a depth z; D is about 0.11
+     * m for the wave of a day in moist loam (van Wijk and de Vries 1963), which leaves 0.45 at 0.09 m.
+     */
+    public PlaceClimate inTheGround(HouseRules rules) {
+        double swing = rules.of(GROUND_SWING);
+        Map<LocalDate, DayTemperatures> below = new HashMap<>();
+        known.forEach((day, air) -> below.put(day, air.swinging(swing)));
+        return new PlaceClimate(
+                latitude, normals.swinging(swing), frosts, winterLowC, vpdFactor, dewDepressionC, below, windMs);
     }
 
     /** The wind of a day, m/s; empty where it is not known. */

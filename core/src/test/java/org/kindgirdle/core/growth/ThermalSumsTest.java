@@ -23,6 +23,34 @@ class ThermalSumsTest {
     private static final CardinalTemperatures QUINCE = new CardinalTemperatures(5, 22, 36);
     private static final LocalDate FIRST = LocalDate.of(2026, 1, 1);
 
+    /** Line 6 of the rules that said something wrong: a buried stem is as warm as the soil, not as a ball in the sun. */
+    @Test
+    void soil_keeps_the_mean_of_the_air_and_follows_its_swing_by_half() {
+        LocalDate hot = FIRST.plusDays(3);
+        MonthlyNormals normals = new MonthlyNormals(Collections.nCopies(12, 14.0), Collections.nCopies(12, 30.0));
+        PlaceClimate air = new PlaceClimate(52, normals, null, 5, 1, Map.of(hot, new DayTemperatures(10, 34)));
+        PlaceClimate soil = air.inTheGround(HouseRules.SHIPPED);
+        assertThat(soil.on(hot).meanC()).isCloseTo(22, within(1e-9));
+        assertThat(soil.on(hot).maxC()).isCloseTo(22 + .45 * 12, within(1e-9));
+        assertThat(soil.normalOn(200).minC()).isCloseTo(22 - .45 * 8, within(1e-9));
+        assertThat(soil.winterLowC()).isEqualTo(air.winterLowC());
+        // near the best warmth for it a swing only takes away
+        assertThat(thermalDays(soil, hot)).isGreaterThan(thermalDays(air, hot)).isLessThan(1);
+    }
+
+    private static double thermalDays(PlaceClimate climate, LocalDate day) {
+        return new ThermalSums(
+                        HouseRules.SHIPPED,
+                        climate,
+                        QUINCE,
+                        Exposure.SHADE,
+                        Cover.FOIL,
+                        null,
+                        FIRST,
+                        FIRST.plusDays(30))
+                .between(day, day.plusDays(1));
+    }
+
     @Test
     void at_the_optimum_all_day_a_day_counts_one() {
         ThermalSums sums = sums(Map.of());

@@ -57,12 +57,14 @@ public class Climates {
             CardinalTemperatures cardinals,
             @Nullable DaysOfYear leafless,
             Cover cover,
+            boolean inTheGround,
             int from,
             int year,
             String weather) {
 
         Key ofAnyWeather() {
-            return new Key(rules, siteVersion, place, placeVersion, cardinals, leafless, cover, from, year, "");
+            return new Key(
+                    rules, siteVersion, place, placeVersion, cardinals, leafless, cover, inTheGround, from, year, "");
         }
     }
 
@@ -104,6 +106,7 @@ public class Climates {
      * The thermal sums of a species at a place under a cover, for rings of some years to the end of the next.
      *
      * @param leafless days of the year without leaves; null if it keeps them
+     * @param inTheGround whether it is buried: soil warms it, and neither sun nor cover
      * @param fromYear of the oldest ring that is looked up
      */
     public ThermalSums sums(
@@ -114,10 +117,13 @@ public class Climates {
             SpeciesProfile species,
             @Nullable DaysOfYear leafless,
             Cover cover,
+            boolean inTheGround,
             int fromYear,
             LocalDate today,
             KnownWeather weather) {
-        Exposure exposure = place.exposure();
+        // the light on the bed and the cover make no difference under the soil
+        Exposure exposure = inTheGround ? Exposure.SHADE : place.exposure();
+        Cover over = inTheGround ? Cover.FOIL : cover;
         Key key = new Key(
                 rules,
                 site.version(),
@@ -125,7 +131,8 @@ public class Climates {
                 place.version(),
                 species.cardinals(),
                 leafless,
-                cover,
+                over,
+                inTheGround,
                 fromYear,
                 today.getYear(),
                 weather.stamp());
@@ -133,17 +140,18 @@ public class Climates {
         if (known != null) {
             return known;
         }
+        PlaceClimate where = inTheGround ? climate.inTheGround(rules) : climate;
         ThermalSums built = new ThermalSums(
                 rules,
-                climate,
+                where,
                 species.cardinals(),
                 exposure,
-                cover,
+                over,
                 leafless,
                 LocalDate.of(fromYear, 1, 1),
                 LocalDate.of(today.getYear() + 1, 12, 31),
                 newest.get(key.ofAnyWeather()));
-        newest.put(key.ofAnyWeather(), new ThermalSums.Earlier(built, climate));
+        newest.put(key.ofAnyWeather(), new ThermalSums.Earlier(built, where));
         sums.put(key, built);
         return built;
     }

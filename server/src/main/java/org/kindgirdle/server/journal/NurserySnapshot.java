@@ -19,6 +19,7 @@ import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerContext;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
@@ -262,8 +263,9 @@ public final class NurserySnapshot {
         PlaceClimate climate = climate(placeId);
         SpeciesProfile profile = species(speciesCode).profile();
         DaysOfYear leafless = leafless(placeId, speciesCode);
-        Function<Cover, ThermalSums> sums = cover ->
-                climates.sums(rules(), site, place, climate, profile, leafless, cover, fromYear, today, weather);
+        boolean inTheGround = recipe.method() == Method.GROUND;
+        Function<Cover, ThermalSums> sums = cover -> climates.sums(
+                rules(), site, place, climate, profile, leafless, cover, inTheGround, fromYear, today, weather);
         return new LayerContext(
                 climate,
                 place.exposure(),
