@@ -65,6 +65,10 @@ const due = (job: { daysLate: number; by: string }) =>
   job.daysLate ? `${job.daysLate} days late` : `by ${dayText(job.by, props.layer.asOf)}`
 
 function topUp(): void {
+  if (props.layer.recipe.method === 'JAR') {
+    emit('keep', { kind: 'TENDED', details: { work: 'CHANGE_WATER', cover: null } })
+    return
+  }
   emit('keep', { kind: 'TOPPED_UP', details: { waterMl: Math.round(props.layer.suggested.waterMl) } })
 }
 
@@ -140,8 +144,9 @@ function doAlso(also: Card['alsoDo'][number]): void {
     class="mt-2 flex flex-wrap items-center justify-between gap-2 border-l-8 border-water bg-water-pale py-1 pr-2 pl-4"
   >
     <span>
-      <b>{{ dueWater.label }}</b> {{ show(layer.suggested.waterMl, 'volume', session.units) }}:
-      {{ due(dueWater) }}.
+      <b>{{ dueWater.label }}</b><template v-if="layer.recipe.method !== 'JAR'">
+        {{ show(layer.suggested.waterMl, 'volume', session.units) }}</template
+      >: {{ due(dueWater) }}.
     </span>
     <button v-if="session.mayRecord" class="btn" :disabled="saving" data-testid="top-up" @click="topUp">
       Done

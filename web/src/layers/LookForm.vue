@@ -94,6 +94,11 @@ const keepWords = computed(() =>
 const COMMON = 6
 const more = ref(CONDITIONS.slice(COMMON).some(([code]) => conditions.value.includes(code)))
 
+function water(): void {
+  if (props.layer.recipe.method !== 'JAR') emit('other', 'TOPPED_UP')
+  else emit('keep', { kind: 'TENDED', details: { work: 'CHANGE_WATER', cover: null } })
+}
+
 const isCutOff = computed(() => ['JAR', 'CUTTING'].includes(props.layer.recipe.method))
 
 function toggle(code: string): void {
@@ -221,14 +226,8 @@ function keep(): void {
       role="group"
       aria-label="Something else was done"
     >
-      <button
-        v-if="layer.drawing.ball.mediumMl"
-        type="button"
-        class="btn"
-        :disabled="saving"
-        @click="emit('other', 'TOPPED_UP')"
-      >
-        {{ isCutOff ? 'Water' : 'Top up' }}
+      <button v-if="layer.drawing.ball.mediumMl" type="button" class="btn" :disabled="saving" @click="water">
+        {{ layer.recipe.method === 'JAR' ? t('jobs.CHANGE_WATER') : isCutOff ? 'Water' : 'Top up' }}
       </button>
       <button
         v-if="layer.drawing.ringMm || isCutOff || layer.recipe.method === 'FOIL_START'"

@@ -33,12 +33,14 @@ const recipe = ref('')
 /** all that stand on its limb */
 const together = ref([props.layer.code])
 
+/** Whether there is a ball on a limb, rather than roots in the ground, a pot or a tent. */
+const hangs = ['AIR', 'SOFT_TIP', 'SUCKER'].includes(props.layer.recipe.method)
 const titles: Record<string, string> = {
-  TOPPED_UP: 'Top up the ball',
+  TOPPED_UP: hangs ? 'Top up the ball' : t('other.water'),
   RERUNG: 'Ring it again',
   STOOD_IN_WATER: t('madeBy.inWater'),
   TENDED: 'What was done?',
-  SEVERED: 'Sever it',
+  SEVERED: t('other.takeUp'),
   LOST: 'Record it as lost',
 }
 const error = (field: string) => (props.problem instanceof Problem ? props.problem.of(field) : undefined)
@@ -86,7 +88,7 @@ function keep(): void {
       label="Water"
       :unit="unitOf('volume', session.units)"
       :error="error('waterMl')"
-      hint="What the ball has lost since it was last wet."
+      :hint="hangs ? 'What the ball has lost since it was last wet.' : t('other.lostWater')"
     />
     <template v-if="kind === 'RERUNG'">
       <Field

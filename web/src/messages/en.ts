@@ -57,6 +57,15 @@ export const en = {
     ended: 'That session is ended.',
     unknown: 'a browser',
   },
+  other: {
+    water: 'Water it',
+    takeUp: 'Take it up',
+    lostWater: 'What it has lost since it was last wet.',
+    cutGround:
+      'In the morning. Cut between the mother and the roots, with a clean blade, and lift it with its soil; water it the day before.',
+    cutPot:
+      'In the morning; water the pot the day before. Cut below the pot, with a clean blade, and open it only at potting.',
+  },
   madeBy: {
     label: 'Made by',
     asBefore: '{name}, as before',
@@ -165,9 +174,11 @@ export const en = {
     SOAK: 'Soaked it before the cut',
     NEXT_SEASON: 'Took the wrap off: it heals till next season',
     REST_TIP: 'Laid its tip to rest',
+    CHANGE_WATER: 'Changed the water',
   },
   jobs: {
     SOAK: 'Soak before the cut',
+    CHANGE_WATER: 'Change the water',
     NEXT_SEASON: 'Take the wrap off',
   },
   shed: {

@@ -66,6 +66,7 @@ export const WORKS: [string, string][] = [
   ['NEXT_SEASON', t('works.NEXT_SEASON')],
   ['PROP', 'Propped the limb'],
   ['REST_TIP', t('works.REST_TIP')],
+  ['CHANGE_WATER', t('works.CHANGE_WATER')],
   ['TIDY_STUB', 'Tidied the stub on the mother'],
   ['PROTECT', 'Protected it from frost'],
   ['CARRY_OVER', 'Decided: carry it over'],

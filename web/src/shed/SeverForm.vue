@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { api, Problem, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import type { Card } from '@/shared/device/useCards'
@@ -16,6 +17,7 @@ import { count, drawing, taken, whole, type LeafState } from './leaves'
 import { usePlaces } from '@/shared/usePlaces'
 
 /** Leaf over root, and the cut: today, or settled on for a better day of the week. */
+const { t } = useI18n()
 const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; close: [] }>()
 
@@ -215,7 +217,9 @@ function keep(): void {
           @update:model-value="fruitLeft = $event === 'LEFT'"
         />
       </template>
-      <p>
+      <p v-if="layer.recipe.method === 'GROUND'">{{ t('other.cutGround') }}</p>
+      <p v-else-if="layer.recipe.method === 'POT_STOOL'">{{ t('other.cutPot') }}</p>
+      <p v-else>
         In the morning; water the ball the day before. Cut 10 to 20 mm below the ball, with a clean blade, and
         shorten the stub under it.
       </p>

@@ -4614,7 +4614,7 @@ export interface components {
             /** @enum {string|null} */
             cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
             /** @enum {string} */
-            work: "REWET" | "REWRAP" | "RELIEVE" | "CUT_BRIDGE" | "CLEAN_OUT" | "PROTECT" | "RESCORE" | "VENT" | "TREAT_PESTS" | "COVER" | "LOOSEN_TIE" | "UPSIZE" | "SOAK" | "NEXT_SEASON" | "PROP" | "REST_TIP" | "TIDY_STUB" | "CARRY_OVER" | "HOLD_SPRING" | "HOLD_FRUIT" | "HOLD_DORMANT";
+            work: "REWET" | "REWRAP" | "RELIEVE" | "CUT_BRIDGE" | "CLEAN_OUT" | "PROTECT" | "RESCORE" | "VENT" | "TREAT_PESTS" | "COVER" | "LOOSEN_TIE" | "UPSIZE" | "SOAK" | "NEXT_SEASON" | "PROP" | "REST_TIP" | "CHANGE_WATER" | "TIDY_STUB" | "CARRY_OVER" | "HOLD_SPRING" | "HOLD_FRUIT" | "HOLD_DORMANT";
         };
         TimeQuery: {
             d50ThermalDays: number;

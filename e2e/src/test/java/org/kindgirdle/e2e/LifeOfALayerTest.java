@@ -248,10 +248,10 @@ class LifeOfALayerTest {
         assertThat(seasons).not().containsText("seen by");
         // another day, typed where nobody walks
         seasons.getByText("Record what was seen").click();
-        visit.field("On").fill("2027-05-20");
+        seasons.locator("input[type=date]").fill("2027-05-20");
         visit.tap("keep-leaf");
         assertThat(visit.see("problem")).containsText("Only what was seen is recorded");
-        visit.field("On").fill("2027-05-03");
+        seasons.locator("input[type=date]").fill("2027-05-03");
         visit.tap("keep-leaf");
         assertThat(seasons).containsText("3 May, seen by Ivo");
     }

@@ -25,6 +25,8 @@ public enum Work {
     PROP(false),
     /** the tip laid down on straw, a bench or the ground, so that the limb does not carry it */
     REST_TIP(false),
+    /** of what stands in a jar */
+    CHANGE_WATER(true),
     /** after severance: the stub shortened to a bud or shoot, the new leader noted */
     TIDY_STUB(false),
     CARRY_OVER(false),

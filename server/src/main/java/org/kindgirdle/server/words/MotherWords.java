@@ -48,7 +48,11 @@ class MotherWords {
         Map<String, String> values = values(layer, verdict, forecast, context, format);
         NextStep step = verdict.step();
         List<String> because = new ArrayList<>();
-        because.add(phrases.say(because(verdict, layer.state(), context, format), values));
+        String why = because(verdict, layer.state(), context, format);
+        // what is not wrapped where all can see it is not called a ball
+        boolean isWrapped =
+                context.recipe().method().hangs() || context.recipe().method() == Method.JAR;
+        because.add(phrases.say(!isWrapped && phrases.has(why + ".unwrapped") ? why + ".unwrapped" : why, values));
         again(verdict, because, values);
         overruled(verdict, layer.state(), because, values);
         LocalDate deadline = forecast.deadline();
