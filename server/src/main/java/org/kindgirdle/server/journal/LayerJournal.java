@@ -46,6 +46,7 @@ public class LayerJournal {
     private final NurseryLock lock;
     private final TipFirst tipFirst;
     private final Releases releases;
+    private final MadeOtherwise madeOtherwise;
 
     LayerJournal(
             LayerRepository layers,
@@ -57,7 +58,8 @@ public class LayerJournal {
             JdbcTemplate jdbc,
             NurseryLock lock,
             TipFirst tipFirst,
-            Releases releases) {
+            Releases releases,
+            MadeOtherwise madeOtherwise) {
         this.layers = layers;
         this.events = events;
         this.codec = codec;
@@ -68,6 +70,7 @@ public class LayerJournal {
         this.lock = lock;
         this.tipFirst = tipFirst;
         this.releases = releases;
+        this.madeOtherwise = madeOtherwise;
     }
 
     /**
@@ -198,7 +201,7 @@ public class LayerJournal {
         checkTime(occurredAt);
         Layer layer = layers.lockByCode(code).orElseThrow(() -> ProblemException.notFound("layer", code));
         NurserySnapshot nursery = snapshots.take();
-        LayerRecord what = MadeOtherwise.complete(sent, nursery);
+        LayerRecord what = madeOtherwise.complete(sent, nursery);
         List<LayerEvent> journal = new ArrayList<>(codec.events(events.findByLayerIdOrderById(layer.id())));
         LayerEvent twin = journal.stream()
                 .filter(event -> event.id().equals(uuid))
@@ -219,7 +222,7 @@ public class LayerJournal {
 
         LayerState before = Projections.state(journal);
         if (before != null && corrects == null) {
-            MadeOtherwise.check(what, Projections.context(layer, before, nursery));
+            madeOtherwise.check(what, Projections.context(layer, before, nursery));
         }
         if (kind == RecordKind.RELEASED
                 && before != null

@@ -11,6 +11,8 @@ import org.kindgirdle.core.growth.SeenLeaf;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
+import org.kindgirdle.server.words.Format;
+import org.kindgirdle.server.words.Phrases;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,12 +27,15 @@ public class LeafRecords {
     /** No winter, and no summer, is shorter: what leaves less was typed in the wrong month. */
     private static final int LEAST_DAYS = 21;
 
+    private static final int MOST_YEARS_BACK = 10;
+
     private final LeafRecordRepository records;
     private final Nursery nursery;
     private final NurseryLock lock;
     private final BusinessClock clock;
     private final CurrentPerson person;
     private final ApplicationEventPublisher events;
+    private final Phrases phrases;
 
     LeafRecords(
             LeafRecordRepository records,
@@ -38,13 +43,15 @@ public class LeafRecords {
             NurseryLock lock,
             BusinessClock clock,
             CurrentPerson person,
-            ApplicationEventPublisher events) {
+            ApplicationEventPublisher events,
+            Phrases phrases) {
         this.records = records;
         this.nursery = nursery;
         this.lock = lock;
         this.clock = clock;
         this.person = person;
         this.events = events;
+        this.phrases = phrases;
     }
 
     /** What was seen of one species at one place; null of what nobody said. */
@@ -101,13 +108,14 @@ public class LeafRecords {
             throw ProblemException.invalid(
                     "speciesCode",
                     speciesCode,
-                    "a deciduous species",
-                    common + " keeps its leaves by its profile. If it drops them with you, change its habit in House.");
+                    phrases.say("leaf.deciduous"),
+                    phrases.say("leaf.evergreen", Map.of("species", common)));
         }
         LocalDate today = clock.today();
-        if (on.isAfter(today) || on.isBefore(today.minusYears(10))) {
-            throw ProblemException.invalid(
-                    "on", on, "from " + today.minusYears(10) + " to " + today, "Only what was seen is recorded.");
+        LocalDate first = today.minusYears(MOST_YEARS_BACK);
+        Format format = new Format(person.units(), today);
+        if (on.isAfter(today) || on.isBefore(first)) {
+            throw ProblemException.invalid("on", on, first + " – " + today, phrases.say("leaf.seen"));
         }
         List<LeafRecord> before =
                 records.findByPlaceIdAndSpeciesCodeAndTakenBackOnIsNullOrderBySeenOnAscIdAsc(placeId, speciesCode);
@@ -119,11 +127,12 @@ public class LeafRecords {
                     throw ProblemException.invalid(
                             "on",
                             on,
-                            "at least " + LEAST_DAYS + " days from " + one.seenOn,
-                            common + " at " + place.name() + " has "
-                                    + (one.kind == LeafKind.LEAF_OUT ? "leafed out" : "dropped its leaves") + " on "
-                                    + one.seenOn + " by the record. Look at both days; take that record back in House"
-                                    + " if it is the wrong one.");
+                            phrases.say(
+                                    "leaf.apart",
+                                    Map.of("days", format.days(LEAST_DAYS), "on", format.day(one.seenOn))),
+                            phrases.say(
+                                    "leaf.close." + one.kind,
+                                    Map.of("species", common, "place", place.name(), "on", format.day(one.seenOn))));
                 });
         before.stream()
                 .filter(one -> one.kind == kind)

@@ -108,7 +108,7 @@ class LeafTest {
                         .expect(400)
                         .body()
                         .toString())
-                .contains("has dropped its leaves on " + today.minusDays(245));
+                .contains("dropped its leaves on 7 November 2025 by the record");
         assertThat(nursery.viewer()
                         .post("/api/v1/leaf-records", leaf(nursery.tunnel(), "CYDOBL", "LEAF_OUT", today))
                         .status())

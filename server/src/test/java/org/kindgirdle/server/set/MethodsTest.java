@@ -114,7 +114,7 @@ class MethodsTest {
         nursery.clock().moveTo(TODAY.plusDays(60));
         nursery.record(code, TestNursery.look("ROOTED", 40)).expect(201);
         assertThat(nursery.record(code, inWater(air)).expect(400).body().toString())
-                .contains("whose method is JAR");
+                .contains("choose a recipe for a jar");
         nursery.record(code, inWater(jar)).expect(201);
         page = page(code);
         assertThat(page.at("/recipe/method").asString()).isEqualTo("JAR");
