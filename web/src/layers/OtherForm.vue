@@ -21,7 +21,7 @@ const session = useSession()
 const { t } = useI18n()
 
 const water = ref(typed(Math.round(props.layer.suggested.waterMl), 'volume', session.units))
-const ring = ref(typed(props.layer.suggested.ringMm, 'length', session.units))
+const ring = ref(typed(Math.round(props.layer.suggested.ringMm), 'length', session.units))
 const work = ref(WORKS.find(([code]) => code === props.layer.advice.step)?.[0] ?? 'REWET')
 const cover = ref('BLACK')
 const leavesBefore = ref(String(props.layer.drawing.leavesBeyond))
@@ -141,7 +141,13 @@ function keep(): void {
       <input v-model="note" class="input" maxlength="1000" />
     </label>
     <div class="flex gap-2">
-      <button class="btn btn-main" :disabled="saving" data-testid="keep-other">Keep</button>
+      <button
+        class="btn btn-main"
+        :disabled="saving || (kind === 'STOOD_IN_WATER' && !recipe)"
+        data-testid="keep-other"
+      >
+        Keep
+      </button>
       <button type="button" class="btn" @click="emit('close')">Back</button>
     </div>
   </form>

@@ -184,6 +184,24 @@ class BenchTest {
         }
     }
 
+    @Test
+    void aTipThatIsLaidDownTakesTheLoadOffAndIsKeptWithTheLayer() {
+        try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
+            visit.open("/bench?mother=4");
+            visit.field("Diameter").fill("15");
+            visit.field("Lean").fill("85");
+            visit.field("To union").fill("1100");
+            assertThat(visit.see("relief")).isVisible();
+            visit.radio("Its tip rests on straw, a bench or the ground").click();
+            visit.giveReasonIfAsked("counted by the test");
+            visit.tap("set");
+            assertThat(visit.see("set-done")).containsText("One layer is set");
+            visit.see("set-done").locator("a").first().click();
+            assertThat(visit.see("records")).containsText("Laid its tip to rest");
+            assertThat(visit.see("also-PROP")).hasCount(0);
+        }
+    }
+
     private long layersOn(String mother) {
         return application
                 .api("ivo")

@@ -237,9 +237,9 @@ class LifeOfALayerTest {
         visit.page().context().setOffline(true);
         asked.first().click();
         assertThat(asked).hasCount(before - 1);
-        visit.page().context().setOffline(false);
-        visit.open("/device");
-        assertThat(visit.page().getByText("Nothing waits")).isVisible();
+        visit.page()
+                .waitForResponse(
+                        "**/api/v1/leaf-records", () -> visit.page().context().setOffline(false));
         visit.open("/house");
         Locator seasons = visit.see("leaf-seasons");
         assertThat(seasons).containsText("14 May, seen by Ivo");
@@ -248,6 +248,7 @@ class LifeOfALayerTest {
         assertThat(seasons).not().containsText("seen by");
         // another day, typed where nobody walks
         seasons.getByText("Record what was seen").click();
+        visit.list("Of").selectOption(new SelectOption().setIndex(0));
         seasons.locator("input[type=date]").fill("2027-05-20");
         visit.tap("keep-leaf");
         assertThat(visit.see("problem")).containsText("Only what was seen is recorded");
