@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import { dayText, daysBetween } from '@/shared/dates'
 import type { Schemas } from '@/shared/api/client'
@@ -21,6 +22,7 @@ import { useLayer, type NewRecord } from './useLayer'
 /** What about this one? */
 const props = defineProps<{ code: string }>()
 const session = useSession()
+const { t } = useI18n()
 const { layer, loadError, reload, saving, problem, record, undo } = useLayer(props.code)
 const showWhy = ref(false)
 /** the shed's lists lead to the form that they speak of */
@@ -113,13 +115,26 @@ async function keep(what: NewRecord): Promise<boolean> {
           class="mt-2"
         />
       </AdviceBox>
-      <p
+      <div
         v-if="layer.limbLoad"
-        class="mt-2 border-l-8 border-sap bg-sap-pale py-2 pr-2 pl-4"
+        class="mt-2 flex flex-wrap items-center justify-between gap-2 border-l-8 border-sap bg-sap-pale py-1 pr-2 pl-4"
         data-testid="limb-load"
       >
-        {{ layer.limbLoad }}
-      </p>
+        <span>{{ layer.limbLoad.sentence }}</span>
+        <span v-if="session.mayRecord" class="flex gap-2">
+          <button
+            v-for="work in ['REST_TIP', 'PROP']"
+            :key="work"
+            type="button"
+            class="btn"
+            :disabled="saving"
+            :data-testid="`limb-${work}`"
+            @click="keep({ kind: 'TENDED', details: { work, cover: null }, codes: layer.limbLoad.codes })"
+          >
+            {{ t(work === 'PROP' ? 'load.propped' : 'load.restsNow') }}
+          </button>
+        </span>
+      </div>
     </div>
 
     <ProblemNote :problem="problem" class="mt-3" />

@@ -2850,7 +2850,7 @@ export interface components {
             forecast: components["schemas"]["ForecastView"];
             hand: string;
             jobs: components["schemas"]["JobView"][];
-            limbLoad: string;
+            limbLoad: components["schemas"]["LimbLoad"];
             /** Format: date */
             lookedOn: string;
             mother: components["schemas"]["MotherOf"];
@@ -3048,6 +3048,10 @@ export interface components {
             filter: string;
             lines: components["schemas"]["LedgerLine"][];
             unpriced: string[];
+        };
+        LimbLoad: {
+            codes: string[];
+            sentence: string;
         };
         LimbStand: {
             advice: string;

@@ -24,13 +24,16 @@ record LayerPage(
         @JsonUnwrapped LayerCard card,
         UUID batchId,
         String hand,
-        @Nullable String limbLoad,
+        @Nullable LimbLoad limbLoad,
         @Nullable ForecastView forecast,
         List<Estimate> estimates,
         List<Reasons.RuleWords> rules,
         @Nullable String coming,
         List<Reasons.ChangeWords> changes,
         List<RecordView> records) {
+
+    /** @param codes of all that stand on the limb: what holds it up holds up each of them */
+    record LimbLoad(String sentence, List<String> codes) {}
 
     /**
      * @param fullP probability that it is full now, if it roots

@@ -150,7 +150,8 @@ class LayerPages {
                 records(rows, known.journal(), state));
     }
 
-    private @Nullable String limbLoad(Layer layer, NurserySnapshot nursery, @Nullable String limb, Format format) {
+    private LayerPage.@Nullable LimbLoad limbLoad(
+            Layer layer, NurserySnapshot nursery, @Nullable String limb, Format format) {
         if (layer.limbId == null || limb == null || layer.phase != LayerPhase.ON_MOTHER) {
             return null;
         }
@@ -158,7 +159,9 @@ class LayerPages {
         boolean isLittle = BranchLoad.verdict(nursery.rules(), on.utilisation()) == BranchLoad.Verdict.FINE;
         return isLittle || on.balls().size() < 2
                 ? null
-                : words.limbLoad(limb, on.balls().size(), on.utilisation(), nursery.rules(), format);
+                : new LayerPage.LimbLoad(
+                        words.limbLoad(limb, on.balls().size(), on.utilisation(), nursery.rules(), format),
+                        on.balls().stream().map(ball -> ball.standing().code()).toList());
     }
 
     private static LayerPage.@Nullable ForecastView forecast(

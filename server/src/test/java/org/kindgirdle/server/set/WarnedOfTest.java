@@ -94,9 +94,23 @@ class WarnedOfTest {
                 .at("/limbs/0");
         assertThat(stand.path("advice").asString()).startsWith("Its balls ask");
         // each of them says it on its own page, too
-        assertThat(page(code).path("limbLoad").asString())
+        JsonNode load = page(code).path("limbLoad");
+        assertThat(load.path("sentence").asString())
                 .startsWith("The 3 balls on Low arm together ask")
                 .contains("smaller balls, a prop, or a tip that comes to rest");
+        // a prop under the limb is under all of them
+        nursery.grower()
+                .post(
+                        "/api/v1/layer-records",
+                        Map.of(
+                                "codes",
+                                strings(load.path("codes")),
+                                "kind",
+                                "TENDED",
+                                "details",
+                                Map.of("work", "PROP")))
+                .expect(201);
+        assertThat(page(code).path("limbLoad").isNull()).isTrue();
     }
 
     @Test
@@ -112,6 +126,10 @@ class WarnedOfTest {
         assertThat(page.at("/records/0/details/work").asString()).isEqualTo("REST_TIP");
         assertThat(page.path("alsoDo").findValuesAsString("code")).doesNotContain("PROP");
         assertThat(page.path("limbLoad").isNull()).isTrue();
+    }
+
+    private static List<String> strings(JsonNode codes) {
+        return codes.valueStream().map(JsonNode::asString).toList();
     }
 
     private String set(Map<String, Object> batch) {
