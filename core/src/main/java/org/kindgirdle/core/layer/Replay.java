@@ -139,7 +139,7 @@ public final class Replay {
         } else if (what instanceof LayerRecord.Rerung rerung) {
             ringAgain(on, rerung);
         } else if (what instanceof LayerRecord.StoodInWater stood) {
-            goesOnBy(stood.recipeId(), stood.recipeNumber());
+            goesOnBy(on, stood.recipeId(), stood.recipeNumber());
             leavesLeft = stood.leavesLeft() == null ? leavesLeft : stood.leavesLeft();
             wateredOn = on;
             propped = false;
@@ -262,7 +262,7 @@ public final class Replay {
             attempts++;
         }
         ringMm = rerung.ringMm();
-        if (goesOnBy(rerung.recipeId(), rerung.recipeNumber())) {
+        if (goesOnBy(on, rerung.recipeId(), rerung.recipeNumber())) {
             // its cover is the new recipe's
             covers.clear();
         }
@@ -277,11 +277,11 @@ public final class Replay {
     }
 
     /** @return whether it goes on by another recipe */
-    private boolean goesOnBy(@Nullable Long recipeId, @Nullable Integer recipeNumber) {
+    private boolean goesOnBy(LocalDate on, @Nullable Long recipeId, @Nullable Integer recipeNumber) {
         if (recipeId == null || recipeNumber == null) {
             return false;
         }
-        madeBy = new LayerState.MadeBy(recipeId, recipeNumber);
+        madeBy = new LayerState.MadeBy(recipeId, recipeNumber, on);
         return true;
     }
 

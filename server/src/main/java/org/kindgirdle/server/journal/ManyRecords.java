@@ -21,6 +21,7 @@ class ManyRecords {
     private static final Set<RecordKind> FOR_MANY = EnumSet.of(
             RecordKind.TOPPED_UP,
             RecordKind.TENDED,
+            RecordKind.STOOD_IN_WATER,
             RecordKind.MOVED,
             RecordKind.OBSERVED,
             RecordKind.DEFERRED,

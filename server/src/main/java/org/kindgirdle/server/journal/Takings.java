@@ -10,6 +10,7 @@ import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerProjection;
+import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.server.nursery.Mothers;
 import org.springframework.context.event.EventListener;
@@ -102,6 +103,13 @@ public class Takings {
                 continue;
             }
             double fromUnionMm = projection.state().set().fromUnionMm();
+            LayerState.MadeBy madeBy = projection.state().madeBy();
+            if (!layer.method.staysOnMother()) {
+                // its limb was cut with it on, and stands in water
+                cuts.add(
+                        new Cut(layer.code, madeBy == null ? projection.state().setOn() : madeBy.since(), fromUnionMm));
+                continue;
+            }
             if (layer.phase == LayerPhase.ON_MOTHER) {
                 balls.add(new BallOnLimb(
                         new LimbRoom.Standing(

@@ -128,6 +128,50 @@ class WarnedOfTest {
         assertThat(page.path("limbLoad").isNull()).isTrue();
     }
 
+    @Test
+    void line_16_a_limb_that_stands_in_water_is_off_its_mother_with_all_that_is_on_it() {
+        long limb = nursery.limb(mother, "Wet arm", 15, "ONE_TWO", 20, 40);
+        Map<String, Object> two = nursery.onLimb(mother, limb, 700, 1100);
+        List<String> codes = strings(
+                nursery.grower().post("/api/v1/batches", two).expect(201).body().path("codes"));
+        assertThat(limb("Wet arm").path("balls").size()).isEqualTo(2);
+        Map<String, Object> jar = new HashMap<>(TestNursery.recipeBody("A jar on the shelf"));
+        Map<String, Object> recipe = new HashMap<>();
+        ((Map<?, ?>) jar.get("recipe")).forEach((key, value) -> recipe.put(String.valueOf(key), value));
+        recipe.put("method", "JAR");
+        jar.put("recipe", recipe);
+        long id = nursery.owner()
+                .post("/api/v1/recipes", jar)
+                .expect(201)
+                .body()
+                .path("id")
+                .asLong();
+        nursery.grower()
+                .post(
+                        "/api/v1/layer-records",
+                        Map.of("codes", codes, "kind", "STOOD_IN_WATER", "details", Map.of("recipeId", id)))
+                .expect(201);
+        JsonNode stand = limb("Wet arm");
+        assertThat(stand.path("balls").size()).isZero();
+        // 700 mm are left below the lower of them
+        assertThat(stand.path("lengthMm").asDouble()).isLessThan(700);
+        assertThat(codes)
+                .allSatisfy(code ->
+                        assertThat(page(code).at("/recipe/method").asString()).isEqualTo("JAR"));
+    }
+
+    private JsonNode limb(String name) {
+        return nursery.viewer()
+                .get("/api/v1/stock/" + mother)
+                .expect(200)
+                .body()
+                .path("limbs")
+                .valueStream()
+                .filter(one -> one.at("/limb/name").asString().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
     private static List<String> strings(JsonNode codes) {
         return codes.valueStream().map(JsonNode::asString).toList();
     }
