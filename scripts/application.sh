@@ -175,7 +175,9 @@ run_demo() {
 }
 
 stop_demo() {
-    trap - EXIT INT TERM
+    trap - EXIT
+    # told twice, it still ends its database
+    trap '' INT TERM HUP
     stop_application
     stop_database
 }
