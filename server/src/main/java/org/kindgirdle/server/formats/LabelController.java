@@ -1,6 +1,7 @@
 package org.kindgirdle.server.formats;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
@@ -50,6 +51,10 @@ class LabelController {
         String base = address.isBlank()
                 ? ServletUriComponentsBuilder.fromCurrentContextPath().toUriString()
                 : address;
+        if (mothers.stream().anyMatch(Objects::isNull)) {
+            throw ProblemException.invalid(
+                    "mothers", "", "ids of mothers with commas between", "One of them is empty. Leave it out.");
+        }
         return pdf("labels", labels.print(base, codes, batch, mothers, grid(grid), start));
     }
 

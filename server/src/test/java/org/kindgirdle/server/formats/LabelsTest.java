@@ -51,6 +51,18 @@ class LabelsTest {
     }
 
     @Test
+    void an_empty_id_among_the_mothers_is_said_and_is_no_fault_of_ours() {
+        for (String ids : new String[] {"%00", "1,%00"}) {
+            assertThat(nursery.grower()
+                            .get("/api/v1/labels.pdf?mothers=" + ids)
+                            .expect(400)
+                            .body()
+                            .toString())
+                    .contains("mothers");
+        }
+    }
+
+    @Test
     void a_batch_is_printed_from_the_next_free_place_and_each_code_leads_to_its_layer() throws Exception {
         long mother = nursery.mother("CYDOBL", nursery.field());
         List<String> codes = nursery.set(mother, TestNursery.TODAY, 3);
