@@ -1,6 +1,7 @@
 package org.kindgirdle.server.learn;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
@@ -54,7 +55,7 @@ class TrialController {
 
     /** In what recipes differ from the first of them, in words. */
     @GetMapping("/recipe-differences")
-    List<String> differences(@RequestParam @Size(min = 2, max = 6) List<Long> recipes) {
+    List<String> differences(@RequestParam @Size(min = 2, max = 6) List<@NotNull Long> recipes) {
         return trials.compare(recipes);
     }
 

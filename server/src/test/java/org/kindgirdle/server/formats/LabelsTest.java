@@ -60,6 +60,8 @@ class LabelsTest {
                             .toString())
                     .contains("mothers");
         }
+        // its brother: recipes that are compared
+        nursery.grower().get("/api/v1/recipe-differences?recipes=1,%00").expect(400);
     }
 
     @Test
