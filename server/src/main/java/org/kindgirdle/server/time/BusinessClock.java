@@ -1,8 +1,11 @@
 package org.kindgirdle.server.time;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import org.springframework.beans.factory.annotation.Value;
@@ -10,8 +13,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * What day it is for the nursery. The demo's clock stands some days off the system's and can only go forward. Sessions,
- * throttling and locks use the system clock.
+ * What day it is for the nursery. The demo's clock stands some days off the system's and can only go forward: its day
+ * stays until somebody moves it, and its time of day runs on to the end of that day and stops there, so that no record
+ * of the demo lies before an earlier one or after the demo's day. Sessions, throttling and locks use the system clock.
  */
 @Component
 public class BusinessClock {
@@ -19,11 +23,14 @@ public class BusinessClock {
     private final JdbcTemplate jdbc;
     private final Clock system;
     private final boolean demo;
+    /** When the demo's day was begun, by the system clock. */
+    private volatile Instant dayBegunAt;
 
     BusinessClock(JdbcTemplate jdbc, Clock system, @Value("${kindgirdle.demo:false}") boolean demo) {
         this.jdbc = jdbc;
         this.system = system;
         this.demo = demo;
+        this.dayBegunAt = system.instant();
     }
 
     public boolean isDemo() {
@@ -47,9 +54,23 @@ public class BusinessClock {
         return demo ? (int) ChronoUnit.DAYS.between(systemDay(), today()) : 0;
     }
 
-    /** Now for the nursery: the system's time of day on the business day. */
+    /** Now for the nursery: the time of day at the site, on the business day. */
     public Instant now() {
-        return system.instant().plus(offsetDays(), ChronoUnit.DAYS).truncatedTo(ChronoUnit.MICROS);
+        return demo ? demoNow() : systemNow();
+    }
+
+    /**
+     * The days are not added to the instant: between winter and summer time that is an hour off, which late in the
+     * evening is another day.
+     */
+    private Instant demoNow() {
+        ZoneId zone = zone();
+        Instant begun = dayBegunAt;
+        LocalTime startedAt = begun.atZone(zone).toLocalTime();
+        LocalDate today = today();
+        LocalDateTime at = today.atTime(startedAt).plus(Duration.between(begun, system.instant()));
+        LocalDateTime last = today.atTime(LocalTime.MAX);
+        return (at.isAfter(last) ? last : at).atZone(zone).toInstant().truncatedTo(ChronoUnit.MICROS);
     }
 
     /** Now by the system clock. */
@@ -57,9 +78,16 @@ public class BusinessClock {
         return system.instant().truncatedTo(ChronoUnit.MICROS);
     }
 
-    /** Moves the demo's clock forward. @return whether it was later than before */
+    /** Moves the demo's clock forward. @return false if the day lies before the one that it stands at */
     public boolean moveTo(LocalDate day) {
-        return demo && jdbc.update("update demo_clock set today = ? where id = 1 and today <= ?", day, day) == 1;
+        if (!demo || day.isBefore(today())) {
+            return false;
+        }
+        boolean another = jdbc.update("update demo_clock set today = ? where id = 1 and today < ?", day, day) == 1;
+        if (another) {
+            dayBegunAt = system.instant();
+        }
+        return another || day.equals(today());
     }
 
     private LocalDate systemDay() {

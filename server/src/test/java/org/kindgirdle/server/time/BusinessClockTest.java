@@ -1,0 +1,95 @@
+package org.kindgirdle.server.time;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.ArgumentMatchers.contains;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.mockito.ArgumentMatchers;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.ResultSetExtractor;
+
+/** The nursery's day and time against the system's, over the turn of winter and summer time and over midnight. */
+class BusinessClockTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 7, 10);
+
+    private final JdbcTemplate jdbc = mock(JdbcTemplate.class);
+    private final Clock system = mock(Clock.class);
+
+    private BusinessClock at(String zone, String instant, boolean demo) {
+        when(jdbc.query(anyString(), ArgumentMatchers.<ResultSetExtractor<ZoneId>>any()))
+                .thenReturn(ZoneId.of(zone));
+        when(jdbc.queryForObject(anyString(), eq(LocalDate.class))).thenReturn(DAY);
+        system(instant);
+        return new BusinessClock(jdbc, system, demo);
+    }
+
+    private void system(String instant) {
+        when(system.instant()).thenReturn(Instant.parse(instant));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Europe/London,    2026-11-30T23:27:38Z, 23:27:38",
+        "Europe/London,    2026-11-30T00:10:00Z, 00:10:00",
+        "Europe/London,    2026-06-30T22:59:59Z, 23:59:59",
+        "America/Chicago,  2026-12-01T05:30:00Z, 23:30:00",
+        "Australia/Sydney, 2026-12-01T13:15:00Z, 00:15:00",
+        "Asia/Kolkata,     2026-12-01T18:29:00Z, 23:59:00"
+    })
+    void theDemosTimeLiesOnItsDayWhateverTheTimeOfYearOfTheSystem(String zone, String instant, LocalTime time) {
+        ZonedDateTime now = at(zone, instant, true).now().atZone(ZoneId.of(zone));
+
+        assertThat(now.toLocalDate()).isEqualTo(DAY);
+        assertThat(now.toLocalTime()).isEqualTo(time);
+    }
+
+    @Test
+    void aDemoLeftOverMidnightKeepsItsDayAndItsOrder() {
+        BusinessClock clock = at("Europe/London", "2026-11-30T23:59:00Z", true);
+        Instant before = clock.now();
+        system("2026-12-01T00:01:00Z");
+        Instant after = clock.now();
+        system("2026-12-03T11:00:00Z");
+
+        assertThat(after).isAfter(before).isEqualTo(clock.now());
+        assertThat(LocalDate.ofInstant(after, ZoneId.of("Europe/London"))).isEqualTo(DAY);
+    }
+
+    @Test
+    void theNextDayHasItsOwnTime() {
+        BusinessClock clock = at("Europe/London", "2026-11-30T23:59:00Z", true);
+        system("2026-12-03T11:00:00Z");
+        LocalDate next = DAY.plusDays(1);
+        when(jdbc.update(contains("today < ?"), eq(next), eq(next))).thenReturn(1);
+
+        assertThat(clock.moveTo(next)).isTrue();
+        when(jdbc.queryForObject(anyString(), eq(LocalDate.class))).thenReturn(next);
+        assertThat(clock.now()).isEqualTo("2026-07-11T10:00:00Z");
+        assertThat(clock.moveTo(DAY)).isFalse();
+    }
+
+    @Test
+    void outsideTheDemoItIsTheSystemsTime() {
+        BusinessClock clock = at("Europe/London", "2026-06-30T23:30:00Z", false);
+
+        assertThat(clock.now()).isEqualTo("2026-06-30T23:30:00Z");
+        assertThat(clock.today()).isEqualTo(LocalDate.of(2026, 7, 1));
+        assertThat(clock.offsetDays()).isZero();
+        assertThat(clock.moveTo(LocalDate.of(2027, 1, 1))).isFalse();
+        assertThat(Duration.between(clock.now(), clock.systemNow())).isZero();
+    }
+}
