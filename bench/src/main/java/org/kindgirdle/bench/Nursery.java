@@ -99,6 +99,7 @@ final class Nursery {
                 MEDLAR,
                 RootingTime.ofProfile(MEDLAR),
                 new Recipe(Method.AIR, Wound.RING_SCRAPED, 3000, Medium.MOSS, Wrap.TIED_FILM, Cover.FOIL, 0, 0),
+                null,
                 Vigour.NORMAL,
                 RootRun.GROUND,
                 HouseRules.SHIPPED,

@@ -6,30 +6,62 @@ import java.util.List;
 import java.util.Optional;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.ThermalSums;
+import org.kindgirdle.core.set.Wood;
 
-/** The thermal days of one ring, through every cover that it has had. */
+/** The thermal days of one ring, through every cover that it has had and by every recipe that it has gone by. */
 final class HeatTrack {
 
-    private record Leg(LocalDate from, Cover cover, ThermalSums sums) {}
+    /**
+     * A span of days under one cover, by one recipe.
+     *
+     * @param speed of the recipe on the wood, above 0
+     */
+    private record Leg(LocalDate from, Cover cover, double speed, ThermalSums sums) {
+
+        double between(LocalDate to) {
+            return speed * sums.between(from, to);
+        }
+
+        Optional<LocalDate> dayReaching(double thermalDays) {
+            return sums.firstDayReaching(from, thermalDays / speed);
+        }
+    }
 
     private final List<Leg> legs = new ArrayList<>();
-    private final double speed;
 
-    HeatTrack(LayerState state, LayerContext context, double speed) {
-        this.speed = speed;
-        Cover cover = context.recipe().cover();
+    HeatTrack(LayerState state, LayerContext context) {
         LocalDate ring = state.ringedOn();
+        LayerState.MadeBy madeBy = state.madeBy();
+        LocalDate otherwise = madeBy == null || context.before() == null ? ring : madeBy.since();
+        Cover cover = context.wrappedBy(state).cover();
         for (LayerState.CoverFrom change : state.covers()) {
             if (!change.on().isAfter(ring)) {
                 cover = change.cover();
             }
         }
-        legs.add(new Leg(ring, cover, context.sums().apply(cover)));
+        leg(ring, cover, otherwise, state.set().wood(), context);
         for (LayerState.CoverFrom change : state.covers()) {
             if (change.on().isAfter(ring)) {
-                legs.add(new Leg(change.on(), change.cover(), context.sums().apply(change.cover())));
+                if (otherwise.isAfter(last().from()) && otherwise.isBefore(change.on())) {
+                    leg(otherwise, coverNow(), otherwise, state.set().wood(), context);
+                }
+                leg(change.on(), change.cover(), otherwise, state.set().wood(), context);
             }
         }
+        if (otherwise.isAfter(last().from())) {
+            leg(otherwise, coverNow(), otherwise, state.set().wood(), context);
+        }
+    }
+
+    private void leg(LocalDate from, Cover cover, LocalDate otherwise, Wood wood, LayerContext context) {
+        double speed = from.isBefore(otherwise)
+                ? context.speedBefore(wood)
+                : context.factors(wood).speed();
+        legs.add(new Leg(from, cover, speed, context.sums().apply(cover)));
+    }
+
+    private Leg last() {
+        return legs.get(legs.size() - 1);
     }
 
     /** G from the ring, its day in full, to the end of a day. */
@@ -40,28 +72,26 @@ final class HeatTrack {
             LocalDate to = i + 1 < legs.size() && legs.get(i + 1).from().isBefore(end)
                     ? legs.get(i + 1).from()
                     : end;
-            sum += legs.get(i).sums().between(legs.get(i).from(), to);
+            sum += legs.get(i).between(to);
         }
-        return speed * sum;
+        return sum;
     }
 
     /** The first day by whose end G reaches so many thermal days; empty beyond the horizon. */
     Optional<LocalDate> dayReaching(double thermalDays) {
-        double left = thermalDays / speed;
+        double left = thermalDays;
         for (int i = 0; i < legs.size() - 1; i++) {
             Leg leg = legs.get(i);
-            LocalDate end = legs.get(i + 1).from();
-            double inLeg = leg.sums().between(leg.from(), end);
+            double inLeg = leg.between(legs.get(i + 1).from());
             if (inLeg >= left) {
-                return leg.sums().firstDayReaching(leg.from(), left);
+                return leg.dayReaching(left);
             }
             left -= inLeg;
         }
-        Leg last = legs.get(legs.size() - 1);
-        return last.sums().firstDayReaching(last.from(), left);
+        return last().dayReaching(left);
     }
 
     Cover coverNow() {
-        return legs.get(legs.size() - 1).cover();
+        return last().cover();
     }
 }

@@ -35,6 +35,7 @@ import org.kindgirdle.core.set.Wood;
  * Everything beside its journal that a layer's projection depends on.
  *
  * @param climate of the mother's place
+ * @param before the recipe that the same ring went by until it went on by this one; null if it always did by this one
  * @param time to a full ball that dates are worked out from: the profile's, or learned
  * @param rules the figures of the house
  * @param coverAtHand whether the nursery has a frost-free place
@@ -50,6 +51,7 @@ public record LayerContext(
         SpeciesProfile species,
         RootingTime time,
         Recipe recipe,
+        @Nullable Recipe before,
         Vigour vigour,
         RootRun rootRun,
         HouseRules rules,
@@ -64,21 +66,27 @@ public record LayerContext(
 
     /** The same with the plant at another place once it is severed. */
     public LayerContext standingIn(PlaceClimate other) {
-        return copy(other, kept);
+        return copy(before, other, kept);
+    }
+
+    /** The same for a ring that went by another recipe before: what it has gathered until then it has by that one. */
+    public LayerContext goneOnFrom(Recipe other) {
+        return copy(other, plantClimate, kept);
     }
 
     /** The same for a layer of which this was worked out before; it is used where nothing that it rests on has changed. */
     public LayerContext keeping(@Nullable TimeToReady ready) {
-        return copy(plantClimate, ready);
+        return copy(before, plantClimate, ready);
     }
 
-    private LayerContext copy(PlaceClimate where, @Nullable TimeToReady ready) {
+    private LayerContext copy(@Nullable Recipe earlier, PlaceClimate where, @Nullable TimeToReady ready) {
         return new LayerContext(
                 climate,
                 exposure,
                 species,
                 time,
                 recipe,
+                earlier,
                 vigour,
                 rootRun,
                 rules,
@@ -148,16 +156,31 @@ public record LayerContext(
 
     /** The factors of the recipe on this mother and on wood of this age. */
     public RecipeFactors factors(Wood wood) {
+        return factors(recipe, wood);
+    }
+
+    /** The recipe that its ball was wrapped by: what is stood in water keeps the ball that it has. */
+    public Recipe wrappedBy(LayerState state) {
+        LayerState.MadeBy madeBy = state.madeBy();
+        return before != null && madeBy != null && madeBy.since().isAfter(state.ringedOn()) ? before : recipe;
+    }
+
+    /** On the speed of the ring before it went on by another recipe. */
+    double speedBefore(Wood wood) {
+        return factors(before == null ? recipe : before, wood).speed();
+    }
+
+    private RecipeFactors factors(Recipe by, Wood wood) {
         return RecipeFactors.of(
                 rules,
                 species.difficulty(),
-                recipe.method(),
-                recipe.wound(),
+                by.method(),
+                by.wound(),
                 wood,
                 rootRun,
                 vigour,
-                recipe.medium(),
-                recipe.hormonePpm(),
+                by.medium(),
+                by.hormonePpm(),
                 species.preformedRoots());
     }
 

@@ -75,8 +75,16 @@ public record LayerState(
     /** A cover and the first day it counts. */
     public record CoverFrom(LocalDate on, Cover cover) {}
 
-    /** A version of a recipe, by its numbers in the nursery, and the day since when it goes by it. */
-    public record MadeBy(long recipeId, int recipeNumber, LocalDate since) {}
+    /**
+     * A version of a recipe, by its numbers in the nursery, and the day since when it goes by it.
+     *
+     * @param before the one that it went by until then; null if that is the one that it was set by
+     */
+    public record MadeBy(
+            long recipeId,
+            int recipeNumber,
+            LocalDate since,
+            @Nullable MadeBy before) {}
 
     /** A piece of work and its day. */
     public record WorkOn(LocalDate on, Work work) {}

@@ -51,7 +51,7 @@ final class LayerSums {
         this.context = context;
         this.rules = context.rules();
         this.factors = context.factors(state.set().wood());
-        this.heat = new HeatTrack(state, context, factors.speed());
+        this.heat = new HeatTrack(state, context);
         List<StageSeen> seen = new ArrayList<>();
         for (LayerState.LookOn look : state.looks()) {
             seen.add(new StageSeen(look.look().stage(), heat.throughDay(look.on())));

@@ -78,8 +78,7 @@ public record Outcome(
         if (!context.recipe().method().staysOnMother()) {
             return null;
         }
-        HeatTrack heat = new HeatTrack(
-                state, context, context.factors(state.set().wood()).speed());
+        HeatTrack heat = new HeatTrack(state, context);
         double low =
                 around.before() == null ? 0 : heat.throughDay(around.before().on());
         double high = around.full() == null

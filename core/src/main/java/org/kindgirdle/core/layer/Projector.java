@@ -27,6 +27,7 @@ import org.kindgirdle.core.look.TopUp;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.CoverAdvice;
+import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.Verdict;
 
@@ -90,7 +91,7 @@ public final class Projector {
         if (forecast == null) {
             return List.of();
         }
-        HeatTrack heat = new HeatTrack(state, context, new Projector(state, context, today).factors.speed());
+        HeatTrack heat = new HeatTrack(state, context);
         Optional<LocalDate> first = heat.dayReaching(forecast.ready().quantile(CURVE_TAIL));
         Optional<LocalDate> last = heat.dayReaching(forecast.ready().quantile(1 - CURVE_TAIL));
         if (first.isEmpty()) {
@@ -182,13 +183,14 @@ public final class Projector {
         if (ball.mediumMl() == 0) {
             return TopUp.none(rules);
         }
+        Recipe wrapped = context.wrappedBy(state);
         return TopUp.of(
                 rules,
                 ball.mediumMl(),
                 ball.ballLengthMm(),
                 ball.ballDiameterMm(),
-                context.recipe().medium(),
-                context.recipe().wrap(),
+                wrapped.medium(),
+                wrapped.wrap(),
                 context.exposure(),
                 cover.isReflecting(),
                 context.climate().vpdKpaOn(today),

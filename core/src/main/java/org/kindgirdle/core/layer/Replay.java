@@ -281,7 +281,7 @@ public final class Replay {
         if (recipeId == null || recipeNumber == null) {
             return false;
         }
-        madeBy = new LayerState.MadeBy(recipeId, recipeNumber, on);
+        madeBy = new LayerState.MadeBy(recipeId, recipeNumber, on, madeBy);
         return true;
     }
 

@@ -10,6 +10,7 @@ import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.TopUp;
+import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 
 /**
@@ -25,6 +26,7 @@ final class WaterBalance {
     private final LayerContext context;
     private final HouseRules rules;
     private final RingAndBall ball;
+    private final Recipe wrapped;
     private final List<Turn> turns = new ArrayList<>();
 
     /** From a day on another cover or stage counts, or a look says what is in the ball. */
@@ -36,7 +38,8 @@ final class WaterBalance {
         this.rules = context.rules();
         this.ball = ball;
         LocalDate watered = state.wateredOn();
-        Cover cover = context.recipe().cover();
+        this.wrapped = context.wrappedBy(state);
+        Cover cover = wrapped.cover();
         RootStage stage = RootStage.NONE;
         List<Turn> later = new ArrayList<>();
         for (LayerState.CoverFrom change : covers) {
@@ -72,7 +75,7 @@ final class WaterBalance {
 
     /** The day on which the usable half of the water is gone; not later than somebody should feel the ball. */
     LocalDate dueOn() {
-        double water = ball.mediumMl() * context.recipe().medium().waterGMl(rules);
+        double water = ball.mediumMl() * wrapped.medium().waterGMl(rules);
         if (water == 0) {
             return turns.get(0).on().plusDays(TopUp.mostDays(rules));
         }
@@ -99,7 +102,7 @@ final class WaterBalance {
 
     /** What is gone of the water by the end of a day, g; no more than a fresh ball holds. */
     double lostG(LocalDate day) {
-        double water = ball.mediumMl() * context.recipe().medium().waterGMl(rules);
+        double water = ball.mediumMl() * wrapped.medium().waterGMl(rules);
         double trigger = TopUp.usableShare(rules) * water;
         double lost = 0;
         for (int i = 0; i < turns.size() && !turns.get(i).on().isAfter(day); i++) {
@@ -143,7 +146,7 @@ final class WaterBalance {
                 rules,
                 ball.ballLengthMm(),
                 ball.ballDiameterMm(),
-                context.recipe().wrap(),
+                wrapped.wrap(),
                 context.exposure(),
                 turn.cover().isReflecting());
         return evaporates * context.climate().drynessKpaDays(from, to, TopUp.leastVpdKpa(rules))

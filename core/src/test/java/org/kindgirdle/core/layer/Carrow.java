@@ -77,6 +77,7 @@ final class Carrow {
                 species,
                 RootingTime.ofProfile(species),
                 recipe,
+                null,
                 Vigour.NORMAL,
                 RootRun.GROUND,
                 HouseRules.SHIPPED,

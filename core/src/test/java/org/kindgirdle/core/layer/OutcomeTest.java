@@ -90,6 +90,6 @@ class OutcomeTest {
     private static double thermalDays(Carrow layer, LocalDate day) {
         LayerState state = Replay.of(layer.journal());
         LayerContext context = Carrow.context(Carrow.QUINCE);
-        return new HeatTrack(state, context, context.factors(state.set().wood()).speed()).throughDay(day);
+        return new HeatTrack(state, context).throughDay(day);
     }
 }

@@ -67,7 +67,7 @@ class ReplayTest {
                 .look(DAY, RootStage.CALLUS, 0, Condition.BRIDGED)
                 .on(DAY.plusDays(1), new LayerRecord.Rerung(38, 7L, 2))
                 .journal());
-        assertThat(again.madeBy()).isEqualTo(new LayerState.MadeBy(7, 2, DAY.plusDays(1)));
+        assertThat(again.madeBy()).isEqualTo(new LayerState.MadeBy(7, 2, DAY.plusDays(1), null));
         assertThat(again.attempts()).isEqualTo(1);
         assertThat(again.covers()).as("the new recipe's cover").isEmpty();
         assertThat(Replay.of(new Carrow()
@@ -96,7 +96,7 @@ class ReplayTest {
                 .look(DAY, RootStage.ROOTED, 2)
                 .on(DAY.plusDays(1), new LayerRecord.StoodInWater(9L, 1, 3));
         LayerState state = Replay.of(layer.journal());
-        assertThat(state.madeBy()).isEqualTo(new LayerState.MadeBy(9, 1, DAY.plusDays(1)));
+        assertThat(state.madeBy()).isEqualTo(new LayerState.MadeBy(9, 1, DAY.plusDays(1), null));
         assertThat(state.stage()).isEqualTo(RootStage.ROOTED);
         assertThat(state.set().leavesBeyond()).isEqualTo(3);
         assertThat(state.wateredOn()).isEqualTo(DAY.plusDays(1));

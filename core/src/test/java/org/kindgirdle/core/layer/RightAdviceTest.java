@@ -295,4 +295,28 @@ class RightAdviceTest {
         assertThat(after.q50()).isAfter(look.plusMonths(2)).isBefore(before);
         assertThat(Objects.requireNonNull(after.q90())).isAfter(look.plusMonths(4));
     }
+
+    @Test
+    void line_16_what_is_stood_in_water_keeps_the_warmth_and_the_wrap_that_it_had() {
+        LocalDate june = LocalDate.of(2026, 6, 20);
+        Recipe jar =
+                new Recipe(Method.JAR, Wound.RING_SCRAPED, 0, Medium.COIR_PERLITE, Wrap.TIED_FILM, Cover.BLACK, 0, 0);
+        LayerContext inWater =
+                Carrow.context(Carrow.QUINCE, Carrow.climate(), jar, true).goneOnFrom(Carrow.RING);
+        Carrow layer = new Carrow().setOn(APRIL, School.IN_LEAF, false).look(june, RootStage.INITIALS, 1);
+        double before = warmth(layer.asOf(june, HOME));
+        double byAirLater = warmth(layer.asOf(june.plusDays(20), HOME));
+
+        layer.on(june.plusDays(1), new LayerRecord.StoodInWater(9L, 1, 3));
+        assertThat(warmth(layer.asOf(june, inWater))).isEqualTo(before);
+        assertThat(warmth(layer.asOf(june.plusDays(20), inWater)))
+                .as("slower from then on, and warm as under its foil")
+                .isLessThan(byAirLater)
+                .isGreaterThan(before);
+        assertThat(inWater.wrappedBy(Replay.of(layer.journal()))).isEqualTo(Carrow.RING);
+    }
+
+    private static double warmth(LayerProjection layer) {
+        return Objects.requireNonNull(layer.forecast()).thermalDays();
+    }
 }

@@ -180,7 +180,7 @@ class LayerCards {
     static LayerCard.Drawing drawing(LayerProjection projection, LayerContext context) {
         HouseRules rules = context.rules();
         LayerState state = projection.state();
-        Cover cover = context.recipe().cover();
+        Cover cover = context.wrappedBy(state).cover();
         for (LayerState.CoverFrom change : state.covers()) {
             cover = change.cover();
         }

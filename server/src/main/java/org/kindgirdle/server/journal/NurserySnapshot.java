@@ -272,6 +272,7 @@ public final class NurserySnapshot {
                 profile,
                 time(profile),
                 recipe,
+                null,
                 vigour,
                 rootRun,
                 rules(),

@@ -19,6 +19,7 @@ import org.kindgirdle.core.layer.Outcome;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.learn.Interval;
+import org.kindgirdle.core.set.Recipe;
 
 /** Makes a layer's projection and writes it into its row. */
 final class Projections {
@@ -44,9 +45,15 @@ final class Projections {
                         ? nursery.context(layer.motherId, layer.recipeId, layer.recipeNumber)
                         : nursery.context(layer.motherId, madeBy.recipeId(), madeBy.recipeNumber()))
                 .keeping(KeptTime.read(layer.keptTime));
-        return state == null || state.placeId() == null
-                ? onMother
-                : onMother.standingIn(nursery.climate(state.placeId()));
+        LayerContext goneOn = madeBy == null ? onMother : onMother.goneOnFrom(before(layer, madeBy, nursery));
+        return state == null || state.placeId() == null ? goneOn : goneOn.standingIn(nursery.climate(state.placeId()));
+    }
+
+    private static Recipe before(Layer layer, LayerState.MadeBy madeBy, NurserySnapshot nursery) {
+        LayerState.MadeBy earlier = madeBy.before();
+        return earlier == null
+                ? nursery.recipe(layer.recipeId, layer.recipeNumber)
+                : nursery.recipe(earlier.recipeId(), earlier.recipeNumber());
     }
 
     /** @return whether anything in the row changed */

@@ -2,6 +2,7 @@ package org.kindgirdle.server.problem;
 
 import jakarta.validation.ConstraintViolation;
 import jakarta.validation.ConstraintViolationException;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -19,10 +20,12 @@ import org.springframework.beans.TypeMismatchException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.validation.FieldError;
+import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.MissingRequestHeaderException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
@@ -86,6 +89,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> wrongType(MethodArgumentTypeMismatchException refused) {
+        Violation farOff = SaneDay.wrong(refused.getName(), String.valueOf(refused.getValue()));
+        if (farOff != null && refused.getRequiredType() == LocalDate.class) {
+            return invalid(List.of(farOff));
+        }
         return invalid(List.of(new Violation(
                 refused.getName(),
                 shown(refused.getValue()),
@@ -170,6 +177,29 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             ServletRequestBindingException refused, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         String field = refused instanceof MissingRequestHeaderException header ? header.getHeaderName() : "";
         return invalid(List.of(new Violation(field, null, "must be there", refused.getMessage())));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMediaTypeNotSupported(
+            HttpMediaTypeNotSupportedException refused,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        List<MediaType> all = refused.getSupportedMediaTypes();
+        String allowed = all.contains(MediaType.APPLICATION_JSON)
+                ? MediaType.APPLICATION_JSON_VALUE
+                : all.stream().map(MediaType::toString).collect(Collectors.joining(", "));
+        return ResponseEntity.status(status)
+                .headers(headers)
+                .body(detail(
+                        HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+                        "Not in that form",
+                        "Nothing was written. Send it as " + allowed + ", with its content type.",
+                        List.of(new Violation(
+                                "Content-Type",
+                                shown(refused.getContentType()),
+                                allowed,
+                                "is nothing that is read here"))));
     }
 
     @Override

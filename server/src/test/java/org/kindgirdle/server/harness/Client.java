@@ -67,10 +67,19 @@ public final class Client {
         return this;
     }
 
+    /** Another browser in the same session: what is tried in it does not count as tried on the device that signed in. */
+    public Client elsewhere() {
+        Client there = at(base);
+        there.cookies = new TreeMap<>(cookies);
+        there.cookies.keySet().removeIf(name -> name.endsWith("_DEVICE"));
+        return there;
+    }
+
     /** The same browser at another address of this host: cookies do not know ports. */
     public Client at(String other) {
         Client there = new Client(other);
         there.cookies = cookies;
+        there.isDemo = isDemo;
         return there;
     }
 

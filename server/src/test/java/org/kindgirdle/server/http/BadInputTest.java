@@ -338,6 +338,20 @@ class BadInputTest {
     }
 
     @Test
+    void a_day_far_off_is_told_the_days_that_are_taken() {
+        assertThat(nursery.viewer()
+                        .get("/api/v1/weather?from=0001-01-01&to=2026-02-01")
+                        .body()
+                        .toString())
+                .contains("from 1900-01-01 to 2199-12-31");
+        assertThat(nursery.viewer()
+                        .get("/api/v1/weather?from=7/1/26&to=2026-02-01")
+                        .body()
+                        .toString())
+                .contains("a date like 2026-07-10");
+    }
+
+    @Test
     void a_body_is_json_and_a_picture_is_no_form() {
         for (String type : List.of("application/yaml", "text/yaml", "application/xml", "text/plain")) {
             Answer answer = nursery.grower()
@@ -347,6 +361,8 @@ class BadInputTest {
                             type,
                             "kind: NOTED\ndetails: {}\n".getBytes(StandardCharsets.UTF_8));
             assertRefused(answer, 415);
+            assertThat(answer.body().path("detail").asString())
+                    .isEqualTo("Nothing was written. Send it as application/json, with its content type.");
         }
         for (String type : List.of("application/x-www-form-urlencoded", "multipart/form-data; boundary=x")) {
             assertRefused(
