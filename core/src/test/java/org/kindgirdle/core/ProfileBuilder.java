@@ -19,6 +19,7 @@ public final class ProfileBuilder {
     private boolean resprouts = true;
     private OwnRoots ownRoots = OwnRoots.GOOD;
     private boolean twoSeasons;
+    private boolean buryNodes = true;
     private String regulated = "";
     private String hazards = "";
 
@@ -78,6 +79,11 @@ public final class ProfileBuilder {
         return this;
     }
 
+    public ProfileBuilder buryNodes(boolean takesIt) {
+        buryNodes = takesIt;
+        return this;
+    }
+
     public ProfileBuilder cautions(String law, String handling) {
         regulated = law;
         hazards = handling;
@@ -100,7 +106,7 @@ public final class ProfileBuilder {
                 true,
                 false,
                 resprouts,
-                true,
+                buryNodes,
                 ownRoots,
                 twoSeasons,
                 regulated,

@@ -208,6 +208,8 @@ class ReferenceVectorsTest {
                         NextStepFact.DAYS_TO_FROST,
                         row.text("days_to_frost").isEmpty() ? null : row.integer("days_to_frost"))
                 .set(NextStepFact.HARD_FROST, row.is("hard_frost"))
+                .set(NextStepFact.WINDOW_AHEAD, false)
+                .set(NextStepFact.KILL_NEAR, false)
                 .set(NextStepFact.LAST_FROST_AHEAD, row.is("last_frost_ahead"))
                 .set(NextStepFact.ESTABLISH_DAYS, row.integer("establish_days"))
                 .set(NextStepFact.HARDY, row.is("hardy"))

@@ -158,8 +158,18 @@ public final class PlaceClimate {
      * @param days 0 or more
      */
     public Optional<LocalDate> knownFrost(LocalDate from, int days) {
+        return knownNightDownTo(Math.nextDown(FREEZING_C), from, days);
+    }
+
+    /**
+     * The first measured or forecast day of so many from a day on whose night is as cold as that or colder; empty where none
+     * is.
+     *
+     * @param days 0 or more
+     */
+    public Optional<LocalDate> knownNightDownTo(double minC, LocalDate from, int days) {
         return from.datesUntil(from.plusDays(days))
-                .filter(day -> !isNormal(day) && on(day).minC() < FREEZING_C)
+                .filter(day -> !isNormal(day) && on(day).minC() <= minC)
                 .findFirst();
     }
 

@@ -23,6 +23,12 @@ public final class Seasons {
 
     private static final int HALF_A_YEAR = 183;
 
+    /** So many days may growth stop or begin before or after the day that the normals have. */
+    private static final int MOST_EARLY_DAYS = 30;
+
+    /** What is first seen full so many days after the last frost was full before it, or nearly. */
+    private static final int AFTER_LAST_FROST_DAYS = 40;
+
     /** Between its two thresholds growth stays as it was: this far back is looked for how that was. */
     private static final int LOOKED_BACK_DAYS = 400;
 
@@ -31,6 +37,7 @@ public final class Seasons {
     private final SpeciesProfile species;
     private final @Nullable DaysOfYear leafless;
     private final @Nullable Integer growthBegins;
+    private final @Nullable Integer growthStops;
     private final Map<LocalDate, Boolean> growing = new ConcurrentHashMap<>();
     private final Map<Double, Optional<DaysOfYear>> hardFrosts = new ConcurrentHashMap<>();
 
@@ -41,6 +48,7 @@ public final class Seasons {
         this.species = species;
         this.leafless = leafless;
         this.growthBegins = Phenology.growthBegins(rules, climate, species).orElse(null);
+        this.growthStops = Phenology.growthStops(rules, climate, species).orElse(null);
     }
 
     /** As it is expected by the normals. */
@@ -73,30 +81,52 @@ public final class Seasons {
     }
 
     /**
-     * Whether it grows on a day, by the mean of the seven days that end with it: growth begins above the base + 3, stops
-     * below the base + 1 and stays as it was between the two, so that a cool week does not flip it.
+     * Whether it grows on a day. By the normals growth stops and begins once a year; by the weather that may be up to
+     * thirty days earlier or later: in autumn it stops for good with the first week below the base + 1, in spring it begins
+     * for good with the first above the base + 3. A cold week in summer stops nothing, a warm one in winter begins nothing.
+     * Where by the normals growth never stops, or never begins, the weeks decide alone, and between the two thresholds it
+     * stays as it was.
      */
     public boolean isGrowing(LocalDate day) {
-        Boolean known = growing.get(day);
-        if (known != null) {
-            return known;
+        return growing.computeIfAbsent(
+                day, one -> growthBegins == null || growthStops == null ? growsByWeeks(one) : growsBySeason(one));
+    }
+
+    private boolean growsBySeason(LocalDate day) {
+        int winter = DaysOfYear.from(growthStops, growthBegins);
+        int summer = DaysOfYear.from(growthBegins, growthStops);
+        int early = Math.min(MOST_EARLY_DAYS, Math.min(winter, summer) / 2);
+        LocalDate autumn = DaysOfYear.onOrBefore(DaysOfYear.later(growthStops, -early), day);
+        LocalDate spring = DaysOfYear.onOrBefore(DaysOfYear.later(growthBegins, -early), day);
+        boolean isAutumn = autumn.isAfter(spring);
+        LocalDate from = isAutumn ? autumn : spring;
+        if (day.isAfter(from.plusDays(2L * early))) {
+            return !isAutumn;
         }
         double base = species.cardinals().baseC();
-        boolean found = false;
+        for (LocalDate one = from; !one.isAfter(day); one = one.plusDays(1)) {
+            double mean = climate.sevenDayMeanC(one);
+            if (isAutumn ? mean < base + rules.of(STOPS_ABOVE_BASE_C) : mean > base + rules.of(STARTS_ABOVE_BASE_C)) {
+                return !isAutumn;
+            }
+        }
+        return isAutumn;
+    }
+
+    private boolean growsByWeeks(LocalDate day) {
+        double base = species.cardinals().baseC();
         LocalDate back = day;
         for (int i = 0; i < LOOKED_BACK_DAYS; i++) {
-            Boolean earlier = growing.get(back);
             double mean = climate.sevenDayMeanC(back);
-            if (earlier != null
-                    || mean > base + rules.of(STARTS_ABOVE_BASE_C)
-                    || mean < base + rules.of(STOPS_ABOVE_BASE_C)) {
-                found = earlier != null ? earlier : mean > base + rules.of(STARTS_ABOVE_BASE_C);
-                break;
+            if (mean > base + rules.of(STARTS_ABOVE_BASE_C)) {
+                return true;
+            }
+            if (mean < base + rules.of(STOPS_ABOVE_BASE_C)) {
+                return false;
             }
             back = back.minusDays(1);
         }
-        growing.put(day, found);
-        return found;
+        return false;
     }
 
     private LocalDate coldestBefore(LocalDate day) {
@@ -106,6 +136,16 @@ public final class Seasons {
     /** Whether the winter is ending: the coldest day is past, and the late last frost is not. */
     public boolean isLastFrostAhead(LocalDate day) {
         return lastFrostAhead(day).isPresent();
+    }
+
+    /**
+     * Whether the winter is ending on a day: the coldest day is past, and the late last frost is not, or growth has not
+     * begun.
+     */
+    public boolean isWinterEnding(LocalDate day) {
+        LocalDate coldest = coldestBefore(day);
+        boolean isAfter = coldest.isBefore(day) && day.isBefore(coldest.plusDays(HALF_A_YEAR));
+        return isLastFrostAhead(day) || isAfter && !isGrowing(day);
     }
 
     /** The late last frost of the winter that is ending; empty at any other time. */
@@ -181,8 +221,26 @@ public final class Seasons {
         int lead = DaysOfYear.later(begins, -rules.count(WINTERED_LEAD_DAYS));
         LocalDate last = DaysOfYear.onOrBefore(lead, day.minusDays(1));
         boolean ringedBefore = ringedOn.isBefore(coldestBefore(last));
-        return fullOn.isBefore(last)
-                || ringedBefore && !fullOn.isAfter(last.plusDays(rules.count(WINTERED_SLACK_DAYS)));
+        return fullOn.isBefore(last) || ringedBefore && !fullOn.isAfter(stillBefore(last));
+    }
+
+    /** The day on which growth stops by the normals, of the year of growth that a day lies in; empty where it never does. */
+    public Optional<LocalDate> growthStops(LocalDate day) {
+        return Optional.ofNullable(growthStops).map(stops -> DaysOfYear.onOrAfter(stops, coldestBefore(day)));
+    }
+
+    /**
+     * Until when what is first seen full counts as full before the winter's end: a while after that, and after the late last
+     * frost, up to which it could not have been cut anyway, so that nothing waits for the better part of a year.
+     */
+    private LocalDate stillBefore(LocalDate winterEnd) {
+        LocalDate slack = winterEnd.plusDays(rules.count(WINTERED_SLACK_DAYS));
+        return climate.frosts()
+                .map(frosts -> frosts.nextLastLate(winterEnd))
+                .filter(frost -> frost.isBefore(winterEnd.plusDays(HALF_A_YEAR)))
+                .map(frost -> frost.plusDays(AFTER_LAST_FROST_DAYS))
+                .filter(slack::isBefore)
+                .orElse(slack);
     }
 
     /** The next day on which leaves fall; empty where they stay on. */

@@ -39,8 +39,7 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
 
     /** It droops now, and not only from the rung that it was taken down from. */
     boolean droopsHere() {
-        LocalDate lastDroop = plant.lastDroop();
-        return plant.droopsNow() && lastDroop != null && !lastDroop.isBefore(plant.rungSince());
+        return plant.droopsNow() && plant.wasSeenHere();
     }
 
     boolean isLeafless() {
@@ -54,7 +53,19 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
     /** The moss is used up, or it is full of roots and has stood long enough to be. */
     boolean hasOutgrownMoss() {
         LocalDate since = plant.mossSince();
-        return since != null && !today.isBefore(MossTray.of(rules, plant).until());
+        return since != null && !today.isBefore(mossUsedUpOn());
+    }
+
+    /** The day on which its moss is used up. */
+    LocalDate mossUsedUpOn() {
+        return MossTray.of(rules, plant).until();
+    }
+
+    /** The day on which it was looked at last, or came to its rung. */
+    LocalDate lastSeenOn() {
+        return plant.seen().isEmpty()
+                ? plant.rungSince()
+                : plant.seen().get(plant.seen().size() - 1).on();
     }
 
     /** From when days on this rung count: those of dormancy do not, for the ladder begins with the leaves. */
@@ -74,6 +85,12 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
     LocalDate calmFrom() {
         LocalDate lastDroop = plant.lastDroop();
         return lastDroop == null ? since() : lastDroop.plusDays(rules.count(CALM_DAYS));
+    }
+
+    /** It drooped a short while ago; or it drooped when it was last seen, and nobody lets such a plant go. */
+    boolean isUncalm() {
+        boolean isLast = plant.up(rules).isEmpty();
+        return today.isBefore(calmFrom()) || isLast && plant.droopsNow();
     }
 
     /** From when on it has kept its leaves long enough. */

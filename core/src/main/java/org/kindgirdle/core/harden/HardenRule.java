@@ -29,11 +29,7 @@ public enum HardenRule {
             HardenFact.RUNG,
             HardenFact.DAYS_ON_RUNG,
             HardenFact.DAYS_WANTED),
-    CALM_DAYS(
-            For.ANY_MOVE,
-            one -> one.today().isBefore(one.calmFrom()),
-            HardenFact.DAYS_CALM,
-            HardenFact.CALM_DAYS_WANTED),
+    CALM_DAYS(For.ANY_MOVE, HardenCase::isUncalm, HardenFact.DAYS_CALM, HardenFact.CALM_DAYS_WANTED),
     /** It sheds what its roots can't carry; in autumn every leaf goes. */
     LEAF_DROP(
             For.ANY_MOVE,

@@ -46,7 +46,7 @@ public final class HardenRules {
         Optional<Rung> down = plant.down(one.rules());
         return switch (rule) {
             case NOT_POTTED -> verdict(PlantStep.POT_UP, rule, entries, null, plant.severedOn());
-            case MOULD, WILTED_TWO_DAYS -> verdict(PlantStep.OPEN_AND_LOOK, rule, entries, null, one.today());
+            case MOULD, WILTED_TWO_DAYS -> verdict(PlantStep.OPEN_AND_LOOK, rule, entries, null, one.lastSeenOn());
             case DROOP -> {
                 LocalDate drooped = plant.lastDroop() == null ? one.today() : plant.lastDroop();
                 yield down.isPresent()
@@ -54,7 +54,7 @@ public final class HardenRules {
                         : verdict(PlantStep.OPEN_AND_LOOK, rule, entries, null, drooped);
             }
             case LEAFLESS -> verdict(PlantStep.STAY_DORMANT, rule, entries, null, one.leafOut());
-            case MOSS_USED_UP -> verdict(PlantStep.POT_ON, rule, entries, null, one.today());
+            case MOSS_USED_UP -> verdict(PlantStep.POT_ON, rule, entries, null, one.mossUsedUpOn());
             default -> throw new IllegalStateException(rule + " does not decide alone");
         };
     }
@@ -67,7 +67,9 @@ public final class HardenRules {
                 ? inTheWay.isEmpty() ? PlantStep.STEP_UP : PlantStep.STAY
                 : inTheWay.isEmpty()
                         ? PlantStep.RELEASE
+                        // what stands in the ground is taken nowhere
                         : inTheWay.equals(EnumSet.of(HardenRule.FROST_FREE_DAYS))
+                                        && one.plant().ladder() != Ladder.GROUND
                                 ? PlantStep.HOLD_UNDER_COVER
                                 : PlantStep.STAY;
         return verdict(step, first, entries, up.orElse(null), one.earliest());

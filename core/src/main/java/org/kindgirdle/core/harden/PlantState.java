@@ -18,6 +18,7 @@ import org.kindgirdle.core.house.HouseRules;
  * @param rung its step of the ladder
  * @param rungSince the day it came there
  * @param seen what was seen on it, oldest first
+ * @param seenBefore how many of those were seen before it came to its rung
  */
 public record PlantState(
         LocalDate severedOn,
@@ -26,7 +27,21 @@ public record PlantState(
         Ladder ladder,
         Rung rung,
         LocalDate rungSince,
-        List<Seen> seen) {
+        List<Seen> seen,
+        int seenBefore) {
+
+    /** What was seen on the day on which it came to its rung was seen there. */
+    public PlantState(
+            LocalDate severedOn,
+            boolean potted,
+            @Nullable LocalDate mossSince,
+            Ladder ladder,
+            Rung rung,
+            LocalDate rungSince,
+            List<Seen> seen) {
+        this(severedOn, potted, mossSince, ladder, rung, rungSince, seen, (int)
+                seen.stream().filter(one -> one.on().isBefore(rungSince)).count());
+    }
 
     /**
      * @param on the day
@@ -74,7 +89,7 @@ public record PlantState(
     public PlantState plus(Seen more) {
         List<Seen> all = new ArrayList<>(seen);
         all.add(more);
-        return new PlantState(severedOn, potted, mossSince, ladder, rung, rungSince, all);
+        return new PlantState(severedOn, potted, mossSince, ladder, rung, rungSince, all, seenBefore);
     }
 
     /** The last day it drooped or curled; null if it never did. */
@@ -106,6 +121,11 @@ public record PlantState(
     /** What the newest observation shows; empty before any. */
     Set<PlantSign> signsNow() {
         return seen.isEmpty() ? Set.of() : seen.get(seen.size() - 1).signs();
+    }
+
+    /** Whether it was last seen on the rung on which it stands. */
+    boolean wasSeenHere() {
+        return seen.size() > seenBefore;
     }
 
     boolean droopsNow() {

@@ -46,7 +46,15 @@ public record WinterCare(Need need, LocalDate by, boolean forecast, boolean bare
             return Optional.empty();
         }
         // in a pot the roots have no more round them than in a ball: those of a first winter count as young
-        boolean hardy = Hardiness.isHardy(climate, species, Hardiness.rootKillC(rules, Method.AIR, RootStage.FILLED));
+        double bearsC = Hardiness.rootKillC(rules, Method.AIR, RootStage.FILLED);
+        boolean hardy = Hardiness.isHardy(climate, species, bearsC);
+        LocalDate killing = climate.knownNightDownTo(Math.max(bearsC, species.frostHardyToC()), today, FORECAST_DAYS)
+                .orElse(null);
+        if (killing != null) {
+            // one winter in ten is colder than what it was judged by, and this is it
+            boolean bare = leafless != null && leafless.includes(killing);
+            return Optional.of(new WinterCare(Need.FROST_FREE, killing, true, bare));
+        }
         if (hardy && plant.rung() == Rung.OPEN) {
             return Optional.empty();
         }

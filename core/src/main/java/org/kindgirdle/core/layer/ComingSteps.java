@@ -17,6 +17,8 @@ import org.kindgirdle.core.verdict.Verdict;
 /** What the next step of a layer on its mother will come to, or could, and when. */
 public final class ComingSteps {
 
+    private static final int LOOKED_BACK_BY_DAYS = 7;
+
     /** How far ahead a change of the next step is looked for, days: a year and a month. */
     private static final int COMING_DAYS = 400;
 
@@ -69,7 +71,8 @@ public final class ComingSteps {
 
     /**
      * When the step became what it is, with nothing recorded meanwhile; empty if it has been so since the last record,
-     * or the layer is off its mother. A step that came and went and came again counts from one of its comings.
+     * or the layer is off its mother. A step that came and went and came again counts from its last coming, where it was
+     * away for a week.
      */
     public static Optional<ChangedStep> changed(LayerState state, LayerContext context, LocalDate today) {
         return state.phase() == LayerPhase.ON_MOTHER
@@ -82,12 +85,18 @@ public final class ComingSteps {
             return Optional.empty();
         }
         NextStep now = sums.step(today);
-        LocalDate other = state.newsOn();
-        NextStep before = sums.step(other);
+        LocalDate other = today;
+        NextStep before = now;
+        while (before == now && other.isAfter(state.newsOn())) {
+            LocalDate earlier = other.minusDays(LOOKED_BACK_BY_DAYS);
+            other = earlier.isBefore(state.newsOn()) ? state.newsOn() : earlier;
+            before = sums.step(other);
+        }
         if (before == now) {
             return Optional.empty();
         }
-        LocalDate same = today;
+        LocalDate last = other.plusDays(LOOKED_BACK_BY_DAYS);
+        LocalDate same = last.isAfter(today) ? today : last;
         while (other.plusDays(1).isBefore(same)) {
             LocalDate middle = other.plusDays((same.toEpochDay() - other.toEpochDay()) / 2);
             NextStep then = sums.step(middle);

@@ -134,14 +134,19 @@ public record LayerState(
         return looks.isEmpty() || cleanedOut || letGo;
     }
 
-    /** The first of the looks that found it full and after which none found it otherwise; null if none did. */
+    /**
+     * The look from which on it was found full; null if the last one did not find it so. A single look between that found
+     * less is taken for a slip of the eye: roots do not go back.
+     */
     public @Nullable LocalDate fullOn() {
         LocalDate full = null;
+        int less = 0;
         for (LookOn one : looks) {
             boolean isFull = one.look().stage().isAtLeast(RootStage.FILLED);
-            full = !isFull ? null : full == null ? one.on() : full;
+            less = isFull ? 0 : less + 1;
+            full = isFull && full == null ? one.on() : less > 1 ? null : full;
         }
-        return full;
+        return less > 0 ? null : full;
     }
 
     private LookOn last() {

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -34,6 +35,20 @@ final class LayerSums {
     private static final Rule NEAR_DAYS = Rule.of("next.near-frost");
     private static final Rule RESCORE_DAYS = Rule.of("next.rescore-days");
     private static final Rule DRIES_WITHIN_DAYS = Rule.of("next.dries-within");
+
+    /** Growth stops up to so many days before its usual day, or a look is asked for till then for two weeks at least. */
+    private static final int LAST_OF_GROWTH_DAYS = 45;
+
+    /** Below this chance that it roots a layer may be given up. */
+    private static final Rule HOPE_P = Rule.of("next.unlikely");
+
+    private static final Rule SNAP_C = Rule.of("next.snap");
+
+    /** How far ahead a night of the forecast counts, days. */
+    private static final int FORECAST_DAYS = 14;
+
+    /** A look of the week is no old one. */
+    private static final int SEEN_LATELY_DAYS = 7;
 
     private final LayerState state;
     private final LayerContext context;
@@ -88,9 +103,12 @@ final class LayerSums {
             return state.wateredOn().plusDays(rules.count(JAR_WATER_DAYS));
         }
         LocalDate due = dryOn.isBefore(today) ? today : dryOn;
-        Seasons seasons = context.seasons();
-        boolean freezes = context.climate().on(due).minC() < 0 && !seasons.isGrowing(due);
-        return freezes ? seasons.thaw(due) : dryOn;
+        return isLeftFrozen(due) ? context.seasons().thaw(due) : dryOn;
+    }
+
+    /** Whether a day freezes in dormancy: no ball is watered then. */
+    boolean isLeftFrozen(LocalDate day) {
+        return context.climate().on(day).minC() < 0 && !context.seasons().isGrowing(day);
     }
 
     /** What the ball has lost by a day, g: as much as it takes to be full again. */
@@ -110,6 +128,49 @@ final class LayerSums {
         return state.looks().isEmpty()
                 ? state.ringedOn()
                 : state.looks().get(state.looks().size() - 1).on();
+    }
+
+    /**
+     * The first night after a day that may kill such roots: as it was measured or is forecast, or, of what does not stand
+     * the winter here, from when on a cold snap brings it; null if none is to be reckoned with.
+     */
+    @Nullable
+    LocalDate firstKill(LocalDate after, LocalDate today) {
+        double bearsC = rootKillC();
+        int days = (int) ChronoUnit.DAYS.between(after, today) + FORECAST_DAYS;
+        LocalDate known = context.climate()
+                .knownNightDownTo(bearsC, after.plusDays(1), days)
+                .orElse(null);
+        double snapC = bearsC + rules.of(SNAP_C);
+        LocalDate usual = context.isHardy(state.stage()) || context.seasons().isHardFrost(after, snapC)
+                ? null
+                : context.seasons().nextHardFrost(after, snapC).orElse(null);
+        if (known == null || usual == null) {
+            return known == null ? usual : known;
+        }
+        return known.isBefore(usual) ? known : usual;
+    }
+
+    /**
+     * Whether what the winter kills can still be taken in before it: from two weeks before the first snaps till hard frost,
+     * and no longer once such a night has come.
+     */
+    private boolean isKillNear(LocalDate day) {
+        Seasons seasons = context.seasons();
+        return !context.isHardy(state.stage())
+                && seasons.isHardFrost(day.plusDays(FORECAST_DAYS), rootKillC() + rules.of(SNAP_C))
+                && !seasons.isHardFrost(day, rootKillC())
+                && !seasons.isWinterEnding(day)
+                && context.climate()
+                        .knownNightDownTo(rootKillC(), lastLook().plusDays(1), (int)
+                                Math.max(0, ChronoUnit.DAYS.between(lastLook(), day) - 1))
+                        .isEmpty();
+    }
+
+    /** What was let go to heal waits for the day that it was told. */
+    private boolean isRingedSoon(LocalDate day) {
+        return !state.letGo()
+                && windows().againAhead(day, context.coverAtHand()).isPresent();
     }
 
     private double rootKillC() {
@@ -132,7 +193,16 @@ final class LayerSums {
             return false;
         }
         int most = NextLook.mostDays(rules, state.stage());
-        return growingDays(lastLook(), day, most) > most;
+        LocalDate last = endsSoon(day);
+        return growingDays(lastLook(), last.isBefore(day) ? last : day, most) > most;
+    }
+
+    /** From when on growth may stop any day: a look that falls due later stays a job, but no longer is all that is wanted. */
+    private LocalDate endsSoon(LocalDate day) {
+        return context.seasons()
+                .growthStops(day)
+                .map(stops -> stops.minusDays(LAST_OF_GROWTH_DAYS))
+                .orElse(LocalDate.MAX);
     }
 
     private boolean isRescoredSince(LocalDate day) {
@@ -144,8 +214,11 @@ final class LayerSums {
         return growingDays(rescored, day, wanted) < wanted || !lastLook().isAfter(rescored);
     }
 
+    /** A warm week loosens the bark before its time; a cool one in the season of growth does not fasten it again. */
     private boolean slips(LocalDate day, @Nullable Integer frost) {
-        return context.climate().sevenDayMeanC(day) > context.species().opensAtMeanC()
+        double opens = context.species().opensAtMeanC();
+        return (context.climate().sevenDayMeanC(day) > opens
+                        || context.climate().normalOn(day.getDayOfYear()).meanC() > opens)
                 && !context.seasons().isLeafless(day)
                 && (frost == null || frost >= rules.count(NEAR_DAYS));
     }
@@ -170,8 +243,29 @@ final class LayerSums {
         return stalled;
     }
 
-    /** What the next step is decided by, on a day. */
+    /**
+     * What the next step is decided by, on a day. Time alone gives up no layer: where nothing but days has gone by since
+     * the look after which there still was hope, it is looked at first.
+     */
     NextStepInputs on(LocalDate day) {
+        return on(day, isLookOverdue(day) || isInDoubt(day));
+    }
+
+    private boolean isInDoubt(LocalDate day) {
+        if (state.looks().isEmpty() || ready.roots() >= rules.of(HOPE_P)) {
+            return false;
+        }
+        LocalDate seen = lastLook().plusDays(SEEN_LATELY_DAYS);
+        LocalDate end = endsSoon(day);
+        LocalDate asOf = end.isBefore(day) ? end : day;
+        return asOf.isAfter(seen) && isGivenUp(on(asOf, false)) && !isGivenUp(on(seen, false));
+    }
+
+    private static boolean isGivenUp(NextStepInputs inputs) {
+        return NextStepRules.decide(inputs).decidedBy() == NextStepRules.NOT_ROOTING;
+    }
+
+    private NextStepInputs on(LocalDate day, boolean isLookOverdue) {
         PlaceClimate climate = context.climate();
         Seasons seasons = context.seasons();
         Optional<FrostCalendar> frosts = climate.frosts();
@@ -182,7 +276,7 @@ final class LayerSums {
                 .set(NextStepFact.STAGE, state.stage())
                 .set(NextStepFact.COVERAGE, state.sectors().coverage())
                 .set(NextStepFact.WIDEST_GAP, state.sectors().widestGapDeg())
-                .set(NextStepFact.LOOK_OVERDUE, isLookOverdue(day))
+                .set(NextStepFact.LOOK_OVERDUE, isLookOverdue)
                 .set(NextStepFact.STALLED_LOOKS, stalledLooks())
                 .set(NextStepFact.ATTEMPTS, state.attempts())
                 .set(NextStepFact.RESCORES, state.rescores())
@@ -191,13 +285,15 @@ final class LayerSums {
                 .set(NextStepFact.ROOTS_BEFORE, ready.rootsBefore())
                 .set(NextStepFact.READY_P, prior.fullBy(heat.throughDay(day)))
                 .set(NextStepFact.WINDOW_P, windows().againP(day, context.coverAtHand()))
+                .set(NextStepFact.WINDOW_AHEAD, isRingedSoon(day))
                 .set(NextStepFact.BARK_SLIPS, slips(day, frost))
                 .set(NextStepFact.GROWING, seasons.isGrowing(day))
                 .set(NextStepFact.LEAFLESS, seasons.isLeafless(day))
                 .set(NextStepFact.EVERGREEN, seasons.keepsLeaf())
                 .set(NextStepFact.DAYS_TO_FROST, frost)
                 .set(NextStepFact.HARD_FROST, seasons.isHardFrost(day, rootKillC()))
-                .set(NextStepFact.LAST_FROST_AHEAD, seasons.isLastFrostAhead(day))
+                .set(NextStepFact.KILL_NEAR, isKillNear(day))
+                .set(NextStepFact.LAST_FROST_AHEAD, seasons.isWinterEnding(day))
                 .set(NextStepFact.ESTABLISH_DAYS, rules.count(ESTABLISH_DAYS))
                 .set(NextStepFact.HARDY, context.isHardy(state.stage()))
                 .set(NextStepFact.DORMANT_ROOM, seasons.hasDormantRoom(rootKillC()))

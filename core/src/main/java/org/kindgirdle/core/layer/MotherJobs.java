@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.FrostCalendar;
+import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.AlsoDo;
@@ -34,6 +35,9 @@ final class MotherJobs {
     /** How far ahead a frost of the forecast counts, days. */
     private static final int FORECAST_DAYS = 14;
 
+    /** Where no good time comes a limb is looked at after so many days, days. */
+    private static final int LONGEST_UNSEEN_DAYS = 90;
+
     private final LayerState state;
     private final LayerContext context;
     private final LocalDate today;
@@ -56,7 +60,7 @@ final class MotherJobs {
             jobs.add(work);
         }
         if (!endsCare(step, work) && !state.letGo()) {
-            Job look = look(verdict);
+            Job look = beforeTheKill(look(verdict));
             boolean opensAnyway = step == NextStep.CLEAN_OUT || step == NextStep.RERING;
             if (!opensAnyway && isBefore(look, work, step)) {
                 jobs.add(look);
@@ -72,7 +76,12 @@ final class MotherJobs {
         }
         for (AlsoDo also : alsoDo) {
             int wait = also == AlsoDo.COVER_NOW ? 0 : days(MAY_WAIT_DAYS);
-            LocalDate from = also == AlsoDo.COVER_NOW ? today : state.newsOn();
+            LocalDate from = switch (also) {
+                case COVER_NOW -> today;
+                // asked for by the step
+                case UPSIZE, SOAK -> since();
+                default -> state.newsOn();
+            };
             jobs.add(new Job(also.name(), from, from.plusDays(wait)));
         }
         return jobs;
@@ -112,7 +121,10 @@ final class MotherJobs {
 
     private Job topUp() {
         LocalDate due = sums.topUpOn(today);
-        return new Job(Job.TOP_UP, due.minusDays(days(TOP_UP_AHEAD_DAYS)), due);
+        LocalDate from = due.minusDays(days(TOP_UP_AHEAD_DAYS));
+        LocalDate first =
+                sums.isLeftFrozen(today) ? later(from, context.seasons().thaw(today)) : from;
+        return new Job(Job.TOP_UP, earlier(first, due), due);
     }
 
     /** The work of the step itself; null where it is to wait, to look, or has been done. */
@@ -126,7 +138,7 @@ final class MotherJobs {
         return switch (step) {
             case WAIT, LOOK_NOW, CARRY_OVER, HOLD_FRUIT, HOLD_SPRING, HOLD_DORMANT -> null;
             case PROTECT -> protect();
-            case NEXT_SEASON -> state.letGo() ? null : within(step, days(MAY_WAIT_DAYS));
+            case NEXT_SEASON -> state.letGo() ? ringsAgain() : within(step, days(MAY_WAIT_DAYS));
             case REWET -> {
                 LocalDate found = since();
                 LocalDate thawed = growing ? found : context.seasons().thaw(later(found, today));
@@ -156,6 +168,17 @@ final class MotherJobs {
         return ComingSteps.changed(state, sums, today)
                 .map(ComingSteps.ChangedStep::on)
                 .orElse(state.newsOn());
+    }
+
+    /** A limb that heals is not forgotten: it is to be ringed again in the next good time. */
+    private Job ringsAgain() {
+        return sums.windows()
+                .nextGood(today)
+                .map(good -> new Job(NextStep.RERING.name(), good, good.plusDays(days(MAY_WAIT_DAYS))))
+                .orElseGet(() -> new Job(
+                        Job.LOOK,
+                        state.newsOn().plusDays(LONGEST_UNSEEN_DAYS),
+                        state.newsOn().plusDays(LONGEST_UNSEEN_DAYS + days(MAY_WAIT_DAYS))));
     }
 
     /** Frost protection is hung in the last week before frost is to be reckoned with, or on the eve of a forecast one. */
@@ -193,6 +216,27 @@ final class MotherJobs {
                 && decision.on().isAfter(season.minusDays(days(DECISION_AHEAD_DAYS)));
     }
 
+    /**
+     * What the winter kills on its mother is looked at once more before it does, while what has roots by then can still be
+     * taken in.
+     */
+    private Job beforeTheKill(Job look) {
+        boolean isYoung =
+                state.stage().isAtLeast(RootStage.CALLUS) && !state.stage().isAtLeast(RootStage.FILLED);
+        if (!isYoung || !context.coverAtHand()) {
+            return look;
+        }
+        LocalDate last = sums.lastLook();
+        LocalDate kills = sums.firstKill(last, today);
+        if (kills == null || !kills.isAfter(today)) {
+            return look;
+        }
+        LocalDate by = later(kills.minusDays(days(LOOK_SLACK_DAYS)), today.plusDays(1));
+        LocalDate from = by.minusDays(days(LOOK_SLACK_DAYS));
+        boolean wasSeen = !last.isBefore(from.minusDays(days(LOOK_SLACK_DAYS)));
+        return wasSeen || !by.isBefore(look.by()) ? look : new Job(Job.LOOK, from, by);
+    }
+
     private Job look(Verdict<NextStep, NextStepRules> verdict) {
         NextStep step = verdict.step();
         LocalDate last = sums.lastLook();
@@ -202,8 +246,17 @@ final class MotherJobs {
             LocalDate even = sums.heat()
                     .dayReaching(sums.ready().quantile(context.rules().of(FIRST_LOOK_P)))
                     .orElse(today);
-            LocalDate due = later(earlier(even, next.by()), growsSince(last));
+            LocalDate begins = growsSince(last);
+            LocalDate chance = earlier(even, next.by());
+            // growth has only just begun again: there is time till the round after next
+            LocalDate due =
+                    chance.isBefore(begins) && begins.isAfter(last) ? begins.plusDays(days(LOOK_SLACK_DAYS)) : chance;
             return new Job(Job.LOOK, earlier(due, next.from()), due);
+        }
+        if (verdict.decidedBy() == NextStepRules.OLD_LOOK) {
+            LocalDate asked = since();
+            LocalDate due = later(earlier(next.by(), asked.plusDays(days(LOOK_SLACK_DAYS))), asked);
+            return new Job(Job.LOOK, earlier(next.from(), due), due);
         }
         // what was not looked at in the cold is due when growth begins again, not in the middle of the winter
         LocalDate since = growing && next.by().isBefore(today) ? growsSince(last) : last;

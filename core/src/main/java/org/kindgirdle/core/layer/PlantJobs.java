@@ -1,8 +1,11 @@
 package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import org.kindgirdle.core.harden.HardenRule;
 import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.harden.PlantState;
@@ -21,6 +24,10 @@ final class PlantJobs {
     private static final Rule MAY_WAIT_DAYS = Rule.of("job.plant-may-wait");
 
     private static final Rule MOTHER_MAY_WAIT_DAYS = Rule.of("job.stub-may-wait");
+
+    /** What stands in the way of a move on a day, and may not on the next. */
+    private static final Set<HardenRule> OF_THE_DAY =
+            EnumSet.of(HardenRule.COOL_DAY, HardenRule.CALM_AIR, HardenRule.FREE_OF_FROST);
 
     /** What has been left undone for longer is late enough. */
     private static final int LONGEST_DAYS = 60;
@@ -47,6 +54,22 @@ final class PlantJobs {
         return since;
     }
 
+    private static Job look(HouseRules rules, PlantState plant, LocalDate today) {
+        LocalDate seen = plant.seen().isEmpty()
+                ? plant.rungSince()
+                : plant.seen().get(plant.seen().size() - 1).on();
+        if (plant.ladder() == Ladder.GROUND && plant.rung() != Rung.OPEN) {
+            return afterPlanting(plant.rungSince(), seen, today);
+        }
+        LocalDate since = seen.isAfter(plant.rungSince()) ? seen : plant.rungSince();
+        int watch = rules.count(WATCH_DAYS);
+        return new Job(Job.LOOK, since.plusDays(watch), since.plusDays(2L * watch));
+    }
+
+    private static boolean stays(PlantStep step) {
+        return step == PlantStep.STAY || step == PlantStep.STAY_DORMANT;
+    }
+
     /** What was planted into the ground is looked at for droop on set days after it; then as others are. */
     private static Job afterPlanting(LocalDate planted, LocalDate seen, LocalDate today) {
         for (int days : LOOKS_IN_GROUND) {
@@ -68,22 +91,21 @@ final class PlantJobs {
             Function<LocalDate, PlantStep> stepOn) {
         String code = verdict.step().name();
         return switch (verdict.step()) {
-            case POT_UP, STEP_BACK -> new Job(code, verdict.from(), verdict.from());
-            case OPEN_AND_LOOK -> new Job(code, today, today);
+            case POT_UP, STEP_BACK, OPEN_AND_LOOK -> new Job(code, verdict.from(), verdict.from());
             case POT_ON, STEP_UP, RELEASE, HOLD_UNDER_COVER -> {
                 LocalDate from = since(verdict, today, stepOn);
-                yield new Job(code, from, from.plusDays(rules.count(MAY_WAIT_DAYS)));
+                LocalDate by = from.plusDays(rules.count(MAY_WAIT_DAYS));
+                // which of those days looked fit beforehand nobody knows, and no plant suffers from a longer stay
+                boolean weather = verdict.step() == PlantStep.STEP_UP && by.isBefore(today);
+                yield new Job(code, from, weather ? today : by);
             }
             case STAY, STAY_DORMANT -> {
-                LocalDate seen = plant.seen().isEmpty()
-                        ? plant.rungSince()
-                        : plant.seen().get(plant.seen().size() - 1).on();
-                if (plant.ladder() == Ladder.GROUND && plant.rung() != Rung.OPEN) {
-                    yield afterPlanting(plant.rungSince(), seen, today);
-                }
-                LocalDate since = seen.isAfter(plant.rungSince()) ? seen : plant.rungSince();
-                int watch = rules.count(WATCH_DAYS);
-                yield new Job(Job.LOOK, since.plusDays(watch), since.plusDays(2L * watch));
+                Job look = look(rules, plant, today);
+                // what was to be moved instead, or would be but for the weather of these days, is not late with its
+                // look
+                boolean weather = !verdict.lacking().isEmpty() && OF_THE_DAY.containsAll(verdict.lacking());
+                boolean excused = look.by().isBefore(today) && (weather || !stays(stepOn.apply(look.by())));
+                yield excused ? new Job(Job.LOOK, look.from(), today) : look;
             }
         };
     }

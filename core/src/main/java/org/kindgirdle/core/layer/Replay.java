@@ -52,6 +52,7 @@ public final class Replay {
     private Ladder ladder = Ladder.IN_LEAF;
     private Rung rung = Rung.TENT;
     private LocalDate rungSince = LocalDate.MIN;
+    private int seenBefore;
     private @Nullable Long placeId;
     private final List<PlantState.Seen> seen = new ArrayList<>();
     private @Nullable LossCause lossCause;
@@ -153,12 +154,14 @@ public final class Replay {
             cutPlannedOn = null;
             rung = rungIn(severed.shelter());
             rungSince = on;
+            seenBefore = seen.size();
         } else if (what instanceof LayerRecord.Potted potted) {
             pot(on, potted);
         } else if (what instanceof LayerRecord.Moved moved) {
             // another place on the same rung is no new rung
             if (moved.rung() != rung) {
                 rungSince = on;
+                seenBefore = seen.size();
             }
             rung = moved.rung();
             placeId = moved.placeId() == null ? placeId : moved.placeId();
@@ -236,10 +239,12 @@ public final class Replay {
         } else if (phase == LayerPhase.SEVERED) {
             ladder = inMoss ? Ladder.MOSS_TRAY : Ladder.IN_LEAF;
         }
-        if (potted.medium() == FirstMedium.GROUND && potted.ladder() == null) {
+        boolean saysNoOther = potted.ladder() == null || potted.ladder() == Ladder.GROUND;
+        if (potted.medium() == FirstMedium.GROUND && saysNoOther) {
             ladder = Ladder.GROUND;
             rung = rung == Rung.OPEN ? Rung.OPEN : Rung.SHADE;
             rungSince = on;
+            seenBefore = seen.size();
         }
         mossSince = inMoss ? on : null;
         placeId = potted.placeId() == null ? placeId : potted.placeId();
@@ -326,7 +331,8 @@ public final class Replay {
         }
         PlantState plant = severedOn.equals(LocalDate.MIN)
                 ? null
-                : new PlantState(severedOn, phase != LayerPhase.SEVERED, mossSince, ladder, rung, rungSince, seen);
+                : new PlantState(
+                        severedOn, phase != LayerPhase.SEVERED, mossSince, ladder, rung, rungSince, seen, seenBefore);
         LayerRecord.Set wanted = chosen == null ? set : set.as(chosen);
         return new LayerState(
                 phase,

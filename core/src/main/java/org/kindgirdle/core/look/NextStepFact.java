@@ -37,6 +37,8 @@ public enum NextStepFact implements FactName {
     READY_P(Source.FORECAST, 0, 1.0),
     /** probability of a full ball by the deadline if it roots and is ringed again today */
     WINDOW_P(Source.FORECAST, 0, 1.0),
+    /** too early for a new ring, and within the house's days it is not any more, with a fair chance then */
+    WINDOW_AHEAD(Source.CLIMATE, Boolean.class),
     /** warm enough for a new ring, in leaf, and no frost soon */
     BARK_SLIPS(Source.CLIMATE, Boolean.class),
     /** the week's mean of the place, with some play between beginning and end */
@@ -48,6 +50,8 @@ public enum NextStepFact implements FactName {
     DAYS_TO_FROST(Source.CLIMATE, 0, 366),
     /** nights are as cold as kills its roots, and the winter is not ending */
     HARD_FROST(Source.CLIMATE, Boolean.class),
+    /** within two weeks a cold snap may kill its roots, and nights are not usually that cold yet */
+    KILL_NEAR(Source.CLIMATE, Boolean.class),
     /** the winter is ending: the coldest day is past, the late last frost is not */
     LAST_FROST_AHEAD(Source.CLIMATE, Boolean.class),
     /** days that a severed layer needs before frost */

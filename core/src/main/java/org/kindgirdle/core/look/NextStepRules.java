@@ -14,6 +14,7 @@ import static org.kindgirdle.core.look.NextStepFact.FRUIT_TO_KEEP;
 import static org.kindgirdle.core.look.NextStepFact.GROWING;
 import static org.kindgirdle.core.look.NextStepFact.HARDY;
 import static org.kindgirdle.core.look.NextStepFact.HARD_FROST;
+import static org.kindgirdle.core.look.NextStepFact.KILL_NEAR;
 import static org.kindgirdle.core.look.NextStepFact.LAST_FROST_AHEAD;
 import static org.kindgirdle.core.look.NextStepFact.LEAFLESS;
 import static org.kindgirdle.core.look.NextStepFact.LOOKED;
@@ -28,6 +29,7 @@ import static org.kindgirdle.core.look.NextStepFact.SPECIMEN;
 import static org.kindgirdle.core.look.NextStepFact.STAGE;
 import static org.kindgirdle.core.look.NextStepFact.STALLED_LOOKS;
 import static org.kindgirdle.core.look.NextStepFact.WIDEST_GAP;
+import static org.kindgirdle.core.look.NextStepFact.WINDOW_AHEAD;
 import static org.kindgirdle.core.look.NextStepFact.WINDOW_P;
 import static org.kindgirdle.core.look.NextStepFact.WINTERED;
 
@@ -54,6 +56,7 @@ public enum NextStepRules {
             CONDITIONS,
             STAGE,
             WINDOW_P,
+            WINDOW_AHEAD,
             BARK_SLIPS,
             ATTEMPTS,
             HARDY,
@@ -73,6 +76,7 @@ public enum NextStepRules {
             CONDITIONS,
             STAGE,
             WINDOW_P,
+            WINDOW_AHEAD,
             BARK_SLIPS,
             ATTEMPTS,
             HARDY,
@@ -93,13 +97,23 @@ public enum NextStepRules {
             COVER,
             ESTABLISH_DAYS,
             WINDOW_P,
+            WINDOW_AHEAD,
             BARK_SLIPS,
             ATTEMPTS,
             HARDY,
             LAST_FROST_AHEAD,
             GROWING,
             DAYS_TO_FROST),
-    COLD_NEAR(For.UNFILLED, UnfilledBall::onColdNear, GROWING, DAYS_TO_FROST, HARDY, LAST_FROST_AHEAD, STAGE, COVER),
+    COLD_NEAR(
+            For.UNFILLED,
+            UnfilledBall::onColdNear,
+            GROWING,
+            DAYS_TO_FROST,
+            HARDY,
+            LAST_FROST_AHEAD,
+            STAGE,
+            COVER,
+            KILL_NEAR),
     FEW_ROOTS_LATE(
             For.UNFILLED,
             UnfilledBall::onFewRootsLate,

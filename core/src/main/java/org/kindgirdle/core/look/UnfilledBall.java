@@ -16,6 +16,9 @@ final class UnfilledBall {
         if (in.isWorthRinging()) {
             return NextStep.RERING;
         }
+        if (in.is(NextStepFact.WINDOW_AHEAD)) {
+            return NextStep.WAIT;
+        }
         if (in.is(NextStepFact.HARDY)) {
             return overWinter(in);
         }
@@ -74,7 +77,8 @@ final class UnfilledBall {
         }
         NextStep again = again(in);
         return switch (again) {
-            case CARRY_OVER, WAIT, PROTECT -> NextStep.NEXT_SEASON;
+            case WAIT -> in.is(NextStepFact.WINDOW_AHEAD) ? again : NextStep.NEXT_SEASON;
+            case CARRY_OVER, PROTECT -> NextStep.NEXT_SEASON;
             default -> again;
         };
     }
@@ -114,7 +118,14 @@ final class UnfilledBall {
         if (in.is(NextStepFact.HARDY)) {
             return overWinter(in);
         }
-        return in.stage() == RootStage.ROOTED && in.is(NextStepFact.COVER) ? NextStep.SEVER_TO_COVER : NextStep.PROTECT;
+        if (!in.is(NextStepFact.COVER)) {
+            return NextStep.PROTECT;
+        }
+        // with few roots it may live indoors; out here no fleece keeps them from nights that kill
+        boolean lastChance = in.stage() == RootStage.INITIALS && in.is(NextStepFact.KILL_NEAR);
+        return in.stage() == RootStage.ROOTED
+                ? NextStep.SEVER_TO_COVER
+                : lastChance ? NextStep.GAMBLE : NextStep.PROTECT;
     }
 
     static @Nullable NextStep onFewRootsLate(NextStepInputs in) {

@@ -33,6 +33,8 @@ public final class SettingWindows {
     private static final Rule LEAF_FALL_DAYS = Rule.of("window.leaf-fall");
     private static final Rule OVERWINTER_DAYS = Rule.of("window.overwinter");
     private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
+    private static final Rule AGAIN_P = Rule.of("next.again");
+    private static final Rule AHEAD_DAYS = Rule.of("next.again-ahead");
 
     private static final int WITHIN_A_YEAR = 365;
 
@@ -244,6 +246,23 @@ public final class SettingWindows {
             return inTime;
         }
         return Math.max(inTime, readyP(start, DaysOfYear.onOrAfter(growthStops, years.startOf(start))));
+    }
+
+    /**
+     * Where it is too early in the growing year for a new ring: the day from which it is not, if that comes soon and a ring
+     * then has a fair chance to be in time; else empty.
+     */
+    public Optional<LocalDate> againAhead(LocalDate start, boolean coverAtHand) {
+        LocalDate opens = opensOn(start).orElse(null);
+        LocalDate frost = climate.frosts()
+                .map(frosts -> frosts.nextLastLate(years.startOf(start)))
+                .orElse(start);
+        LocalDate first = opens == null || opens.isBefore(frost) ? frost : opens;
+        if (opens == null || !start.isBefore(first)) {
+            return Optional.empty();
+        }
+        boolean soon = ChronoUnit.DAYS.between(start, first) <= rules.count(AHEAD_DAYS);
+        return soon && againP(first, coverAtHand) >= rules.of(AGAIN_P) ? Optional.of(first) : Optional.empty();
     }
 
     /** The first day by whose end the ball is full with a probability, 0 < p < 1; empty beyond the horizon. */

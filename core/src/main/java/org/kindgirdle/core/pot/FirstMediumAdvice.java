@@ -3,8 +3,12 @@ package org.kindgirdle.core.pot;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.Hardiness;
+import org.kindgirdle.core.growth.RootStage;
+import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.units.Require;
 import org.kindgirdle.core.verdict.Level;
 
@@ -40,6 +44,8 @@ public record FirstMediumAdvice(FirstMedium medium, List<Remark> remarks) {
             HEAVY,
             /** days to frost that there are, and that there must be */
             TOO_LATE_FOR_GROUND,
+            /** coldest night of the winters here, and the one that the species or its roots in the ground bear, C */
+            DIES_IN_WINTER,
             /** depth of water, mm */
             STAND_IN_WATER,
             /** days in the tray */
@@ -53,10 +59,15 @@ public record FirstMediumAdvice(FirstMedium medium, List<Remark> remarks) {
 
     /**
      * @param daysToFrost to the early first frost, 0 to 366; null where none comes
-     * @param buryNodesOk whether the species takes a buried stem
+     * @param species what it is
+     * @param winterLowC the coldest night of one winter in ten where it would be planted, C
      */
     public static FirstMediumAdvice of(
-            HouseRules rules, FirstMedium medium, @Nullable Integer daysToFrost, boolean buryNodesOk) {
+            HouseRules rules,
+            FirstMedium medium,
+            @Nullable Integer daysToFrost,
+            SpeciesProfile species,
+            double winterLowC) {
         if (daysToFrost != null) {
             Require.within("daysToFrost", daysToFrost, 0, 366);
         }
@@ -67,18 +78,26 @@ public record FirstMediumAdvice(FirstMedium medium, List<Remark> remarks) {
             remarks.add(range(rules, Remark.Kind.STAND_IN_WATER, WATER_LEAST_MM, WATER_MOST_MM));
             remarks.add(range(rules, Remark.Kind.MOVE_ON_WITHIN, TRAY_LEAST_DAYS, TRAY_MOST_DAYS));
         } else if (medium == FirstMedium.GROUND) {
-            intoTheGround(rules, daysToFrost, buryNodesOk, remarks);
+            intoTheGround(rules, daysToFrost, species, winterLowC, remarks);
         }
         return new FirstMediumAdvice(medium, remarks);
     }
 
     private static void intoTheGround(
-            HouseRules rules, @Nullable Integer daysToFrost, boolean buryNodesOk, List<Remark> remarks) {
+            HouseRules rules,
+            @Nullable Integer daysToFrost,
+            SpeciesProfile species,
+            double winterLowC,
+            List<Remark> remarks) {
         if (daysToFrost != null && daysToFrost < rules.count(GROUND_DAYS)) {
             remarks.add(
                     new Remark(Remark.Kind.TOO_LATE_FOR_GROUND, Level.BLOCK, daysToFrost, rules.count(GROUND_DAYS)));
         }
-        if (buryNodesOk) {
+        double bearsC = Math.max(species.frostHardyToC(), Hardiness.rootKillC(rules, Method.GROUND, RootStage.FILLED));
+        if (winterLowC < bearsC) {
+            remarks.add(new Remark(Remark.Kind.DIES_IN_WINTER, Level.WARN, winterLowC, bearsC));
+        }
+        if (species.buryNodesOk()) {
             remarks.add(range(rules, Remark.Kind.BURY_NODES, BURY_NODES, BURY_NODES));
         }
         remarks.add(new Remark(Remark.Kind.WATER_IN_AND_MULCH, Level.CAUTION, 0, 0));

@@ -109,6 +109,58 @@ class SeasonsTest {
         assertThat(Seasons.expected(RULES, climate, species).isGrowing(DAY)).isEqualTo(grows);
     }
 
+    /** By the normals growth stops in November and begins in March. */
+    @Test
+    void in_autumn_growth_stops_once_and_in_spring_it_begins_once() {
+        SpeciesProfile species = species(Habit.DECIDUOUS, -25);
+        LocalDate cold = LocalDate.of(2026, 10, 25);
+        assertThat(growing(species, Map.of()).isGrowing(cold)).isTrue();
+        Seasons early = growing(species, week(cold, 4));
+        assertThat(early.isGrowing(cold)).isFalse();
+        Map<LocalDate, DayTemperatures> coldThenWarm = new HashMap<>(week(cold, 4));
+        coldThenWarm.putAll(week(cold.plusDays(12), 16));
+        assertThat(growing(species, coldThenWarm).isGrowing(cold.plusDays(12)))
+                .as("a warm week after it")
+                .isFalse();
+        assertThat(growing(species, week(LocalDate.of(2026, 7, 10), 4)).isGrowing(LocalDate.of(2026, 7, 10)))
+                .as("a cold week in summer")
+                .isTrue();
+        assertThat(growing(species, week(LocalDate.of(2026, 1, 10), 16)).isGrowing(LocalDate.of(2026, 1, 10)))
+                .as("a warm week in winter")
+                .isFalse();
+        Map<LocalDate, DayTemperatures> spring = new HashMap<>(week(LocalDate.of(2026, 3, 14), 15));
+        spring.putAll(week(LocalDate.of(2026, 3, 24), 2));
+        assertThat(growing(species, spring).isGrowing(LocalDate.of(2026, 3, 14)))
+                .isTrue();
+        assertThat(growing(species, spring).isGrowing(LocalDate.of(2026, 3, 24)))
+                .as("a cold week after the spring's first warm one")
+                .isTrue();
+    }
+
+    private static Seasons growing(SpeciesProfile species, Map<LocalDate, DayTemperatures> known) {
+        MonthlyNormals normals = new MonthlyNormals(
+                List.of(-1.0, 0.0, 2.0, 5.0, 8.0, 11.0, 13.0, 13.0, 10.0, 6.0, 3.0, 0.0),
+                List.of(3.0, 5.0, 9.0, 13.0, 17.0, 20.0, 22.0, 22.0, 18.0, 13.0, 7.0, 4.0));
+        return Seasons.expected(RULES, new PlaceClimate(50, normals, null, -4, 1, known), species);
+    }
+
+    /** The seven days that end with one. */
+    private static Map<LocalDate, DayTemperatures> week(LocalDate end, double meanC) {
+        Map<LocalDate, DayTemperatures> days = new HashMap<>();
+        for (int back = 0; back < 7; back++) {
+            days.put(end.minusDays(back), new DayTemperatures(meanC, meanC));
+        }
+        return days;
+    }
+
+    @Test
+    void the_winter_is_ending_until_growth_begins() {
+        Seasons seasons = growing(species(Habit.DECIDUOUS, -25), Map.of());
+        assertThat(seasons.isWinterEnding(LocalDate.of(2026, 12, 20))).isFalse();
+        assertThat(seasons.isWinterEnding(LocalDate.of(2027, 2, 20))).isTrue();
+        assertThat(seasons.isWinterEnding(LocalDate.of(2027, 6, 1))).isFalse();
+    }
+
     @Test
     void where_winters_are_mild_leaves_fall_by_the_middle_of_the_year_and_rest_at_least_sixty_days() {
         // coldest mean 9.5 C, base 5: no day is down to 8, as at 37 S on a coast

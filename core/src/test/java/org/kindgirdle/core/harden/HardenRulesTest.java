@@ -94,9 +94,26 @@ class HardenRulesTest {
     @Test
     void a_droop_before_it_was_moved_down_does_not_move_it_again() {
         LocalDate drooped = SEVERED.plusDays(12);
-        PlantState moved =
-                plant(Ladder.IN_LEAF, Rung.SHADE, drooped.plusDays(1)).plus(seen(drooped, PlantSign.DROOP));
-        assertThat(decide(moved, drooped.plusDays(1)).step()).isEqualTo(PlantStep.STAY);
+        PlantState.Seen droop = seen(drooped, PlantSign.DROOP);
+        for (LocalDate moved : List.of(drooped, drooped.plusDays(1))) {
+            PlantState down = new PlantState(SEVERED, true, null, Ladder.IN_LEAF, Rung.SHADE, moved, List.of(droop), 1);
+            assertThat(decide(down, drooped.plusDays(1)).step())
+                    .as("moved down on %s", moved)
+                    .isEqualTo(PlantStep.STAY);
+        }
+    }
+
+    @Test
+    void what_drooped_when_it_was_last_seen_is_not_let_go() {
+        LocalDate open = LocalDate.of(2026, 7, 1);
+        PlantState.Seen grown = seen(open, PlantSign.NEW_GROWTH, PlantSign.ROOTS_AT_EDGE);
+        PlantState.Seen droop = seen(open.minusDays(20), PlantSign.DROOP);
+        PlantState calm =
+                new PlantState(SEVERED, true, null, Ladder.IN_LEAF, Rung.OPEN, open, List.of(droop, grown), 1);
+        PlantState unseen =
+                new PlantState(SEVERED, true, null, Ladder.IN_LEAF, Rung.OPEN, open, List.of(grown, droop), 2);
+        assertThat(decide(calm, open.plusDays(20)).step()).isEqualTo(PlantStep.RELEASE);
+        assertThat(decide(unseen, open.plusDays(20)).step()).isEqualTo(PlantStep.STAY);
     }
 
     @Test

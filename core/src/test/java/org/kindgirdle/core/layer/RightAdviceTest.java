@@ -156,7 +156,10 @@ class RightAdviceTest {
             assertThat(step(now)).as(found.name()).isEqualTo(NextStep.NEXT_SEASON);
             assertThat(now.jobs()).extracting(Job::code).containsExactly("NEXT_SEASON");
             layer.on(august, new LayerRecord.Tended(Work.NEXT_SEASON, null));
-            assertThat(layer.asOf(LocalDate.of(2026, 12, 1), tender).jobs()).isEmpty();
+            // nothing is done to it over the winter, and it is not forgotten
+            List<Job> winter = layer.asOf(LocalDate.of(2026, 12, 1), tender).jobs();
+            assertThat(winter).extracting(Job::code).containsExactly("RERING");
+            assertThat(winter.get(0).from()).isBetween(LocalDate.of(2027, 4, 1), LocalDate.of(2027, 6, 1));
             // in the next season it is asked for again, when the bark slips and there is time
             assertThat(step(layer.asOf(LocalDate.of(2027, 6, 1), tender))).isEqualTo(NextStep.RERING);
         }

@@ -162,6 +162,23 @@ class NextStepCasesTest {
                 is(new Case().ready(.99).roots(.28).set(NextStepFact.ROOTS_BEFORE, .42), NextStep.RERING),
                 is(new Case().ready(.5).roots(.1).window(.39), NextStep.CARRY_OVER),
                 is(new Case().ready(.5).roots(.1).window(.39).winterEnds(), NextStep.WAIT),
+                // too early for a new ring is not too late for one
+                is(
+                        new Case().ready(.5).roots(.1).window(0).tender().set(NextStepFact.WINDOW_AHEAD, true),
+                        NextStep.WAIT),
+                is(
+                        new Case().found(Condition.BRIDGED).window(0).tender().set(NextStepFact.WINDOW_AHEAD, true),
+                        NextStep.WAIT),
+                is(new Case().found(Condition.BRIDGED).window(0).tender(), NextStep.NEXT_SEASON),
+                is(new Case().found(Condition.BRIDGED).set(NextStepFact.WINDOW_AHEAD, true), NextStep.RERING),
+                // few roots, and nights that kill them are near
+                is(
+                        new Case().at(initials).tender().frost(20).cover().set(NextStepFact.KILL_NEAR, true),
+                        NextStep.GAMBLE),
+                is(new Case().at(initials).tender().frost(20).set(NextStepFact.KILL_NEAR, true), NextStep.PROTECT),
+                is(new Case().at(initials).tender().frost(20).cover(), NextStep.PROTECT),
+                is(new Case().tender().frost(20).cover().set(NextStepFact.KILL_NEAR, true), NextStep.PROTECT),
+                is(new Case().at(initials).frost(20).set(NextStepFact.KILL_NEAR, true), NextStep.CARRY_OVER),
                 is(new Case().ready(.5).roots(.1).window(.39).tender(), NextStep.NEXT_SEASON),
                 is(new Case().ready(.5).roots(.1).window(.39).tender().frost(44), NextStep.PROTECT),
                 is(new Case().ready(.5).roots(.1).window(.39).tender().frost(45), NextStep.NEXT_SEASON),

@@ -84,6 +84,8 @@ class NextStepRulesTest {
                 .set(NextStepFact.DAYS_TO_FROST, 100)
                 .set(NextStepFact.HARD_FROST, false)
                 .set(NextStepFact.LAST_FROST_AHEAD, false)
+                .set(NextStepFact.WINDOW_AHEAD, false)
+                .set(NextStepFact.KILL_NEAR, false)
                 .set(NextStepFact.ESTABLISH_DAYS, 42)
                 .set(NextStepFact.HARDY, true)
                 .set(NextStepFact.DORMANT_ROOM, true)

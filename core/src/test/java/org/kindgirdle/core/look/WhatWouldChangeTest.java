@@ -104,6 +104,8 @@ class WhatWouldChangeTest {
                         NextStepFact.DAYS_TO_FROST,
                         NextStepFact.HARD_FROST,
                         NextStepFact.LAST_FROST_AHEAD,
+                        NextStepFact.WINDOW_AHEAD,
+                        NextStepFact.KILL_NEAR,
                         NextStepFact.HARDY,
                         NextStepFact.DORMANT_ROOM,
                         NextStepFact.WINTERED,

@@ -7,6 +7,8 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.kindgirdle.core.ProfileBuilder;
+import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.pot.FirstMediumAdvice.Remark;
 import org.kindgirdle.core.pot.FirstMediumAdvice.Remark.Kind;
@@ -52,7 +54,25 @@ class FirstMediumAdviceTest {
         assertThatThrownBy(() -> of(FirstMedium.GROUND, -1, false)).hasMessageContaining("-1");
     }
 
+    @Test
+    void what_dies_in_the_winter_out_there_is_not_planted_out_without_a_word() {
+        SpeciesProfile tender = ProfileBuilder.quince().hardyTo(-9).build();
+        assertThat(FirstMediumAdvice.of(HouseRules.SHIPPED, FirstMedium.GROUND, 90, tender, -11)
+                        .remarks())
+                .contains(new Remark(Kind.DIES_IN_WINTER, Level.WARN, -11, -9));
+        SpeciesProfile hardy = ProfileBuilder.quince().hardyTo(-25).build();
+        assertThat(FirstMediumAdvice.of(HouseRules.SHIPPED, FirstMedium.GROUND, 90, hardy, -16)
+                        .remarks())
+                .as("the roots in the ground bear -15 C")
+                .contains(new Remark(Kind.DIES_IN_WINTER, Level.WARN, -16, -15));
+    }
+
     private static FirstMediumAdvice of(FirstMedium medium, @Nullable Integer daysToFrost, boolean buryNodesOk) {
-        return FirstMediumAdvice.of(HouseRules.SHIPPED, medium, daysToFrost, buryNodesOk);
+        return FirstMediumAdvice.of(
+                HouseRules.SHIPPED,
+                medium,
+                daysToFrost,
+                ProfileBuilder.quince().buryNodes(buryNodesOk).build(),
+                -5);
     }
 }

@@ -20,6 +20,7 @@ import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.FactName;
@@ -162,6 +163,11 @@ class MotherWords {
             case CARRY_OVER, NEXT_SEASON, CLEAN_OUT, PROTECT ->
                 because.add(
                         phrases.say(values.containsKey("slips") ? "because.again.low" : "because.again.bark", values));
+            case WAIT -> {
+                if (!Objects.requireNonNullElse(values.get("ringFrom"), "").isEmpty()) {
+                    because.add(phrases.say("because.again.ahead", values));
+                }
+            }
             case ABANDON -> because.add(phrases.say("because.ringedOut", values));
             default -> {
                 // whether a new ring would be in time decided nothing
@@ -302,6 +308,18 @@ class MotherWords {
         values.put(
                 "cold", seasons.isGrowing(today) ? phrases.say("cold.frost", values) : phrases.say("cold.notGrowing"));
         values.put("nextGood", nextGood(layer, context, format));
+        values.put(
+                "ringFrom",
+                windows(layer, context)
+                        .againAhead(today, context.coverAtHand())
+                        .map(format::day)
+                        .orElse(""));
+    }
+
+    private static SettingWindows windows(LayerProjection layer, LayerContext context) {
+        LayerState state = layer.state();
+        return context.windows(
+                context.recipe().cover(), layer.factors(), state.set().school(), state.stage());
     }
 
     /** The next day on which it may be ringed again with a good chance. */
@@ -309,9 +327,7 @@ class MotherWords {
         if (layer.verdict() == null || layer.verdict().step() != NextStep.NEXT_SEASON) {
             return "";
         }
-        LayerState state = layer.state();
-        return context.windows(
-                        context.recipe().cover(), layer.factors(), state.set().school(), state.stage())
+        return windows(layer, context)
                 .nextGood(format.today())
                 .map(day -> phrases.say("again.from", Map.of("day", format.day(day))))
                 .orElseGet(() -> phrases.say("again.never"));

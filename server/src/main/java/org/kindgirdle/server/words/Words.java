@@ -118,7 +118,11 @@ public class Words {
                 .orElse(null);
         return Arrays.stream(FirstMedium.values())
                 .map(medium -> FirstMediumAdvice.of(
-                        context.rules(), medium, frost, context.species().buryNodesOk()))
+                        context.rules(),
+                        medium,
+                        frost,
+                        context.species(),
+                        context.climate().winterLowC()))
                 .map(advice -> new MediumAdvice(
                         advice.medium(),
                         phrases.say("medium.first." + advice.medium()),
@@ -136,6 +140,8 @@ public class Words {
                 "highDays", format.days(Math.round(remark.high())),
                 "lowMm", format.lengthMm(remark.low()),
                 "highMm", format.lengthMm(remark.high()),
+                "lowC", format.temperatureC(remark.low()),
+                "highC", format.temperatureC(remark.high()),
                 "count", String.valueOf(Math.round(remark.low())));
     }
 
