@@ -1,5 +1,6 @@
 #!/usr/bin/env bash
-# Trials that are too long for every day: made-up requests (fuzz), and kills, full disks and slow clients (faults).
+# Trials that are too long for every day: made-up requests (fuzz), kills, full disks and slow clients (faults), and whole
+# lives of layers in made-up climates (live).
 set -euo pipefail
 
 HOME_DIR=$(cd "$(dirname "$(readlink -f "$0")")/.." && pwd)
@@ -9,19 +10,35 @@ cd "$HOME_DIR"
 
 which=$1
 shift
-seed=1 count=20000 rounds=6 url=
+seed=1 count=20000 rounds=6 url= years=3 layer= climate= all=false
 while [ $# -gt 0 ]; do
     case "$1" in
-        --seed | --count | --rounds)
+        --seed | --count | --rounds | --years | --layer)
             [[ "${2:-}" =~ ^[0-9]{1,9}$ ]] || fail "$1 wants a number." "As: ./kg $which $1 7"
             declare "${1#--}=$2"
             shift
             ;;
+        --climate)
+            [ -n "${2:-}" ] || fail "--climate wants a name." "As: ./kg live --climate maritime"
+            climate=$2
+            shift
+            ;;
+        --all) all=true ;;
         http://*) url=$1 ;;
-        *) fail "There is no option '$1'." "Use --seed N, --count N (fuzz), --rounds N (faults), or an address on this machine (fuzz)." ;;
+        *) fail "There is no option '$1'." "Use --seed N, --count N (fuzz), --rounds N (faults), or an address on this machine (fuzz); --climate, --layer N, --years N, --all (live)." ;;
     esac
     shift
 done
+if [ "$which" = live ]; then
+    ensure_build_tools
+    [ "$all" = true ] && climate= layer=-1
+    [ "$all" = false ] && [ -z "$climate" ] && climate=maritime
+    step "building"
+    mvn -q -B -pl core -DskipTests -Dspotless.check.skip install
+    step "living with the seed $seed"
+    exec mvn -q -B -pl core surefire:test@default-test -Dtest=LiveRun \
+        "-DargLine=-Dlive.seed=$seed -Dlive.years=$years -Dlive.layer=${layer:-0} '-Dlive.climate=$climate'"
+fi
 ensure_tools
 export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
 run=FuzzRun
