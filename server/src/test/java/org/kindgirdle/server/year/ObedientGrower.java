@@ -62,24 +62,29 @@ final class ObedientGrower {
     }
 
     private JsonNode does(JsonNode layer, String job, LocalDate today) {
+        String code = layer.path("code").asString();
         boolean onMother = layer.path("phase").asString().equals("ON_MOTHER");
+        if (!onMother && !truth.lives(code)) {
+            return record(layer, "LOST", Map.of("cause", "WILTED_AFTER"));
+        }
         if (job.equals("TOP_UP")) {
+            truth.water(code);
             return record(
                     layer,
                     "TOPPED_UP",
                     Map.of("waterMl", layer.at("/suggested/waterMl").asDouble()));
         }
         if (job.equals("LOOK")) {
-            boolean growing = today.getMonthValue() >= 4 && today.getMonthValue() <= 10;
             return onMother
-                    ? record(layer, "LOOKED", truth.look(layer))
-                    : record(layer, "OBSERVED", Map.of("signs", truth.signs(layer, growing)));
+                    ? record(layer, "LOOKED", truth.look(code))
+                    : record(layer, "OBSERVED", Map.of("signs", truth.signs(code)));
         }
         if (CUTS.contains(job)) {
             return sever(layer, job);
         }
         if (WORKS.contains(job) || job.equals("COVER_NOW")) {
             Map<String, Object> work = new HashMap<>(Map.of("work", job.equals("COVER_NOW") ? "COVER" : job));
+            truth.work(code, String.valueOf(work.get("work")));
             if (job.startsWith("COVER")) {
                 work.put("cover", "FOIL");
             }
@@ -87,7 +92,7 @@ final class ObedientGrower {
         }
         return switch (job) {
             case "RERING" -> {
-                truth.ring(layer.path("code").asString());
+                truth.ring(code, layer.at("/suggested/ringMm").asDouble());
                 yield record(
                         layer,
                         "RERUNG",
@@ -96,16 +101,19 @@ final class ObedientGrower {
             case "LOST" -> record(layer, "LOST", Map.of("cause", "TOP_DIED"));
             case "ABANDON" -> record(layer, "LOST", Map.of("cause", "NO_ROOTS"));
             case "POT_UP", "POT_ON" -> pot(layer);
-            case "STEP_UP", "STEP_BACK" ->
-                record(
-                        layer,
-                        "MOVED",
-                        Map.of("rung", layer.at("/suggested/rung").asString()));
-            case "OPEN_AND_LOOK" ->
-                truth.isRotten()
-                        ? record(layer, "LOST", Map.of("cause", "COLLAR_ROT"))
-                        : record(layer, "OBSERVED", Map.of("signs", List.of("TURGID")));
-            case "HOLD_UNDER_COVER" -> record(layer, "MOVED", Map.of("rung", "OPEN", "placeId", nursery.tunnel()));
+            case "STEP_UP", "STEP_BACK" -> {
+                String rung = layer.at("/suggested/rung").asString();
+                truth.move(code, rung);
+                yield record(layer, "MOVED", Map.of("rung", rung));
+            }
+            case "OPEN_AND_LOOK" -> {
+                truth.open(code);
+                yield record(layer, "OBSERVED", Map.of("signs", List.of("TURGID")));
+            }
+            case "HOLD_UNDER_COVER" -> {
+                truth.move(code, "LIGHT");
+                yield record(layer, "MOVED", Map.of("rung", "LIGHT", "placeId", nursery.tunnel()));
+            }
             case "RELEASE" -> record(layer, "RELEASED", Map.of("destination", "SALE"));
             default -> throw new AssertionError("nobody knows how to " + job);
         };
@@ -129,10 +137,12 @@ final class ObedientGrower {
         if (job.equals("SEVER_TO_COVER") || job.equals("SEVER_DORMANT")) {
             cut.put("placeId", nursery.tunnel());
         }
+        truth.sever(layer.path("code").asString(), leaves - tent.path("remove").asInt());
         return record(layer, "SEVERED", cut);
     }
 
     private JsonNode pot(JsonNode layer) {
+        truth.pot(layer.path("code").asString());
         JsonNode advice = nursery.grower()
                 .get("/api/v1/layers/" + layer.path("code").asString() + "/pot-advice")
                 .expect(200)

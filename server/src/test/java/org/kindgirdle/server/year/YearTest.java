@@ -3,36 +3,49 @@ package org.kindgirdle.server.year;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.kindgirdle.server.harness.TestNursery.TODAY;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.truth.Air;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 
-/** From July to the next June, day by day: somebody does what the rounds say, and no plant is ever forgotten. */
+/**
+ * From July to the next June, day by day, over HTTP and on a real database, in a world whose truth is not the model:
+ * somebody does what the rounds say, and no plant is ever forgotten.
+ */
 class YearTest {
 
     private static final LocalDate LAST_DAY = LocalDate.of(2027, 6, 1);
+    private static final LocalDate FIRST_SET = LocalDate.of(2026, 5, 5);
     private static final long SEED = 20260710;
 
     @Test
     void whoever_does_what_the_software_says_loses_sight_of_no_plant_for_a_year() {
         try (TestNursery nursery = TestNursery.ofItsOwn()) {
-            Set<String> ours = new HashSet<>(set(nursery));
-            ObedientGrower grower = new ObedientGrower(nursery, new HiddenTruth(SEED));
+            HiddenTruth truth = new HiddenTruth(SEED, TODAY.getYear());
+            Set<String> ours = new HashSet<>(set(nursery, truth));
+            ObedientGrower grower = new ObedientGrower(nursery, truth);
+            for (LocalDate day = FIRST_SET; day.isBefore(TODAY); day = day.plusDays(1)) {
+                truth.pass(day);
+            }
             for (LocalDate day = TODAY; !day.isAfter(LAST_DAY); day = day.plusDays(1)) {
                 nursery.clock().moveTo(day);
+                measure(nursery, truth, day);
                 for (String code : onTheRound(nursery, day)) {
                     grower.visit(code, day);
                 }
                 check(nursery, ours, day);
+                truth.pass(day);
             }
             Map<String, Integer> ends = ends(nursery, ours);
             assertThat(ends.get("RELEASED")).as(ends.toString()).isGreaterThan(ours.size() / 4);
@@ -41,15 +54,32 @@ class YearTest {
         }
     }
 
+    /** The weather of the week before, brought in on Mondays as a file. */
+    private static void measure(TestNursery nursery, HiddenTruth truth, LocalDate today) {
+        if (today.getDayOfWeek() != DayOfWeek.MONDAY) {
+            return;
+        }
+        StringBuilder csv = new StringBuilder("date,min_c,max_c\n");
+        for (LocalDate day = today.minusDays(7); day.isBefore(today); day = day.plusDays(1)) {
+            Air air = truth.air(day);
+            csv.append(String.format(Locale.ROOT, "%s,%.1f,%.1f%n", day, air.minC(), air.maxC()));
+        }
+        nursery.owner()
+                .post("/api/v1/weather/imports", Map.of("csv", csv.toString(), "replace", false))
+                .expect(200);
+    }
+
     /** Quinces, loquats, feijoas and smoke bushes, outside and under cover, in time and too late. */
-    private static List<String> set(TestNursery nursery) {
+    private static List<String> set(TestNursery nursery, HiddenTruth truth) {
         List<String> codes = new ArrayList<>();
         for (String species : List.of("CYDOBL", "ERIJAP", "FEISEL", "COTCOG")) {
             for (long place : List.of(nursery.field(), nursery.tunnel())) {
                 long mother = nursery.mother(species, place);
-                codes.addAll(nursery.set(mother, LocalDate.of(2026, 5, 5), 1));
-                codes.addAll(nursery.set(mother, LocalDate.of(2026, 6, 9), 1));
-                codes.addAll(nursery.set(mother, LocalDate.of(2026, 7, 7), 1));
+                for (LocalDate on : List.of(FIRST_SET, LocalDate.of(2026, 6, 9), LocalDate.of(2026, 7, 7))) {
+                    List<String> one = nursery.set(mother, on, 1);
+                    one.forEach(code -> truth.set(code, species, place == nursery.tunnel() ? 2.5 : 0, on));
+                    codes.addAll(one);
+                }
             }
         }
         return codes;
