@@ -46,7 +46,8 @@ public record WinterCare(Need need, LocalDate by, boolean forecast, boolean bare
             return Optional.empty();
         }
         // in a pot the roots have no more round them than in a ball: those of a first winter count as young
-        double bearsC = Hardiness.rootKillC(rules, Method.AIR, RootStage.FILLED);
+        Method roots = plant.ladder() == Ladder.GROUND ? Method.GROUND : Method.AIR;
+        double bearsC = Hardiness.rootKillC(rules, roots, RootStage.FILLED);
         boolean hardy = Hardiness.isHardy(climate, species, bearsC);
         LocalDate killing = climate.knownNightDownTo(Math.max(bearsC, species.frostHardyToC()), today, FORECAST_DAYS)
                 .orElse(null);

@@ -237,6 +237,15 @@ class LivedCasesTest {
                 .contains(new WinterCare(WinterCare.Need.FROST_FREE, january.plusDays(3), true, false));
     }
 
+    @Test
+    void roots_in_the_ground_bear_what_the_ground_keeps_off() {
+        LocalDate january = LocalDate.of(2027, 1, 10);
+        LayerState planted = Replay.of(young(LocalDate.of(2026, 8, 1), FirstMedium.GROUND, Ladder.GROUND)
+                .journal());
+        PlaceClimate coming = weather(Carrow.climate(), Map.of(january.plusDays(3), new DayTemperatures(-7, -1)));
+        assertThat(care(planted, coming, january).map(WinterCare::need)).contains(WinterCare.Need.COVER);
+    }
+
     private static Optional<WinterCare> care(LayerState state, PlaceClimate climate, LocalDate day) {
         return WinterCare.of(
                 HouseRules.SHIPPED, Objects.requireNonNull(state.plant()), climate, Carrow.QUINCE, null, day);

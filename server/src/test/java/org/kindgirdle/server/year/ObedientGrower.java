@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.Work;
@@ -21,6 +22,9 @@ final class ObedientGrower {
 
     private static final Set<String> WORKS =
             EnumSet.allOf(Work.class).stream().map(Enum::name).collect(Collectors.toSet());
+
+    private static final Pattern MISFITS =
+            Pattern.compile("[A-Z]{2,}_[A-Z]|\\{|\\bnull\\b|\\b0 days|\\b1 (times|days|looks)\\b|  |\\s[.,;:]|[.]{2}");
 
     private static final Set<String> CUTS =
             Set.of("SEVER", "SEVER_NOW", "SEVER_SOON", "SEVER_TO_COVER", "SEVER_DORMANT", "GAMBLE", "RESCUE");
@@ -162,7 +166,21 @@ final class ObedientGrower {
     }
 
     private JsonNode page(String code) {
-        return nursery.grower().get("/api/v1/layers/" + code).expect(200).body();
+        return read(nursery.grower().get("/api/v1/layers/" + code).expect(200).body());
+    }
+
+    /** No sentence has a name of the program in it, counts nothing, or leaves a hole. */
+    private static JsonNode read(JsonNode layer) {
+        layer.path("advice").forEach(said -> {
+            for (JsonNode one : said.isArray() ? said.values() : List.of(said)) {
+                String words = one.asString("");
+                boolean isSentence = words.contains(" ");
+                if (isSentence && MISFITS.matcher(words).find()) {
+                    throw new AssertionError(layer.path("code").asString() + " reads: " + words);
+                }
+            }
+        });
+        return layer;
     }
 
     private JsonNode record(JsonNode layer, String kind, Map<String, Object> details) {
@@ -172,6 +190,6 @@ final class ObedientGrower {
         if (!after.at("/recorded/conflict").isNull()) {
             throw new AssertionError(kind + " on " + code + " does not fit: " + after.path("recorded"));
         }
-        return after.path("layer");
+        return read(after.path("layer"));
     }
 }
