@@ -168,9 +168,14 @@ public final class PlaceClimate {
      * @param days 0 or more
      */
     public Optional<LocalDate> knownNightDownTo(double minC, LocalDate from, int days) {
-        return from.datesUntil(from.plusDays(days))
-                .filter(day -> !isNormal(day) && on(day).minC() <= minC)
-                .findFirst();
+        for (int ahead = 0; ahead < days; ahead++) {
+            LocalDate day = from.plusDays(ahead);
+            DayTemperatures actual = known.get(day);
+            if (actual != null && actual.minC() <= minC) {
+                return Optional.of(day);
+            }
+        }
+        return Optional.empty();
     }
 
     /** The vapour pressure deficit of the place on a day, kPa. */

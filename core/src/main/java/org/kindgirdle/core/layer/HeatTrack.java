@@ -28,8 +28,15 @@ final class HeatTrack {
     }
 
     private final List<Leg> legs = new ArrayList<>();
+    private final double speed;
 
     HeatTrack(LayerState state, LayerContext context) {
+        this(state, context, context.factors(state.set().wood()).speed());
+    }
+
+    /** @param speed of the recipe that it goes by now, on its wood */
+    HeatTrack(LayerState state, LayerContext context, double speed) {
+        this.speed = speed;
         LocalDate ring = state.ringedOn();
         LayerState.MadeBy madeBy = state.madeBy();
         LocalDate otherwise = madeBy == null || context.before() == null ? ring : madeBy.since();
@@ -54,10 +61,8 @@ final class HeatTrack {
     }
 
     private void leg(LocalDate from, Cover cover, LocalDate otherwise, Wood wood, LayerContext context) {
-        double speed = from.isBefore(otherwise)
-                ? context.speedBefore(wood)
-                : context.factors(wood).speed();
-        legs.add(new Leg(from, cover, speed, context.sums().apply(cover)));
+        double byThen = from.isBefore(otherwise) ? context.speedBefore(wood) : this.speed;
+        legs.add(new Leg(from, cover, byThen, context.sums().apply(cover)));
     }
 
     private Leg last() {

@@ -44,6 +44,9 @@ final class LayerSums {
 
     private static final Rule SNAP_C = Rule.of("next.snap");
 
+    /** Where nights are usually so much warmer than what kills, no night of these weeks does. */
+    private static final double FAR_FROM_KILL_C = 15;
+
     /** How far ahead a night of the forecast counts, days. */
     private static final int FORECAST_DAYS = 14;
 
@@ -66,7 +69,7 @@ final class LayerSums {
         this.context = context;
         this.rules = context.rules();
         this.factors = context.factors(state.set().wood());
-        this.heat = new HeatTrack(state, context);
+        this.heat = new HeatTrack(state, context, factors.speed());
         List<StageSeen> seen = new ArrayList<>();
         for (LayerState.LookOn look : state.looks()) {
             seen.add(new StageSeen(look.look().stage(), heat.throughDay(look.on())));
@@ -137,14 +140,17 @@ final class LayerSums {
     @Nullable
     LocalDate firstKill(LocalDate after, LocalDate today) {
         double bearsC = rootKillC();
-        int days = (int) ChronoUnit.DAYS.between(after, today) + FORECAST_DAYS;
-        LocalDate known = context.climate()
-                .knownNightDownTo(bearsC, after.plusDays(1), days)
-                .orElse(null);
         double snapC = bearsC + rules.of(SNAP_C);
         LocalDate usual = context.isHardy(state.stage()) || context.seasons().isHardFrost(after, snapC)
                 ? null
                 : context.seasons().nextHardFrost(after, snapC).orElse(null);
+        if (context.climate().normalOn(today.getDayOfYear()).minC() > bearsC + FAR_FROM_KILL_C) {
+            return usual;
+        }
+        int days = (int) ChronoUnit.DAYS.between(after, today) + FORECAST_DAYS;
+        LocalDate known = context.climate()
+                .knownNightDownTo(bearsC, after.plusDays(1), days)
+                .orElse(null);
         if (known == null || usual == null) {
             return known == null ? usual : known;
         }
@@ -195,6 +201,21 @@ final class LayerSums {
         int most = NextLook.mostDays(rules, state.stage());
         LocalDate last = endsSoon(day);
         return growingDays(lastLook(), last.isBefore(day) ? last : day, most) > most;
+    }
+
+    /** The day on which the last look had become too old; empty where it has not. */
+    Optional<LocalDate> overdueSince(LocalDate today) {
+        if (!isLookOverdue(today)) {
+            return Optional.empty();
+        }
+        int most = NextLook.mostDays(rules, state.stage());
+        LocalDate day = lastLook();
+        int grown = 0;
+        while (grown <= most && day.isBefore(today)) {
+            day = day.plusDays(1);
+            grown += context.seasons().isGrowing(day) ? 1 : 0;
+        }
+        return Optional.of(day);
     }
 
     /** From when on growth may stop any day: a look that falls due later stays a job, but no longer is all that is wanted. */

@@ -254,7 +254,7 @@ final class MotherJobs {
             return new Job(Job.LOOK, earlier(due, next.from()), due);
         }
         if (verdict.decidedBy() == NextStepRules.OLD_LOOK) {
-            LocalDate asked = since();
+            LocalDate asked = sums.overdueSince(today).orElseGet(this::since);
             LocalDate due = later(earlier(next.by(), asked.plusDays(days(LOOK_SLACK_DAYS))), asked);
             return new Job(Job.LOOK, earlier(next.from(), due), due);
         }
