@@ -2,12 +2,14 @@ package org.kindgirdle.server.problem;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ReadListener;
+import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.net.SocketTimeoutException;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
@@ -64,7 +66,7 @@ class BodyLimit extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         if (request.getContentLengthLong() > most(request)) {
-            refuse(request, response);
+            write(response, tooLarge(request));
             return;
         }
         if (isForm(request)) {
@@ -78,18 +80,10 @@ class BodyLimit extends OncePerRequestFilter {
         }
         try {
             chain.doFilter(new Limited(request), response);
-        } catch (TooLargeException tooLarge) {
-            refuse(request, response);
-        } catch (TooSlowException tooSlow) {
+        } catch (CutShort cut) {
             if (!response.isCommitted()) {
                 response.reset();
-                write(
-                        response,
-                        408,
-                        "Too slow",
-                        "What you send does not arrive, or hardly. Nothing was written: send it again when the network is"
-                                + " better.",
-                        "a body that arrives within some seconds");
+                write(response, cut);
             }
         }
     }
@@ -100,17 +94,15 @@ class BodyLimit extends OncePerRequestFilter {
         return type.startsWith("application/x-www-form-urlencoded") || type.startsWith("multipart/");
     }
 
-    private static void refuse(HttpServletRequest request, HttpServletResponse response) throws IOException {
-        long most = most(request);
+    private static CutShort tooLarge(HttpServletRequest request) {
         String advice = isPhoto(request)
                 ? "take the picture at a lower resolution"
                 : isImport(request) ? "split the file into several, each with the header" : "send less at a time";
-        write(
-                response,
-                413,
-                "Too large",
-                "Nothing was written. A body may have up to " + most + " bytes; " + advice + ".",
-                "up to " + most + " bytes");
+        return CutShort.tooLarge(most(request), advice);
+    }
+
+    private static void write(HttpServletResponse response, CutShort cut) throws IOException {
+        write(response, cut.status().value(), cut.title(), String.valueOf(cut.getMessage()), cut.allowed());
     }
 
     private static void write(HttpServletResponse response, int status, String title, String detail, String allowed)
@@ -122,12 +114,6 @@ class BodyLimit extends OncePerRequestFilter {
                         + detail + "\",\"violations\":[{\"field\":\"\",\"value\":null,\"allowed\":\"" + allowed
                         + "\",\"message\":\"" + title + "\"}]}");
     }
-
-    /** Thrown through the reader of the body when a chunked one goes on for too long. */
-    private static final class TooLargeException extends RuntimeException {}
-
-    /** Thrown likewise when hardly anything arrives. */
-    private static final class TooSlowException extends RuntimeException {}
 
     private static final class Limited extends HttpServletRequestWrapper {
 
@@ -146,15 +132,21 @@ class BodyLimit extends OncePerRequestFilter {
                 private final long began = System.nanoTime();
 
                 @Override
-                public int read() throws IOException {
-                    int one = in.read();
-                    count(one < 0 ? 0 : 1);
-                    return one;
+                public int read() {
+                    byte[] one = new byte[1];
+                    return read(one, 0, 1) < 0 ? -1 : one[0] & 0xff;
                 }
 
                 @Override
-                public int read(byte[] into, int from, int most) throws IOException {
-                    int read = in.read(into, from, most);
+                public int read(byte[] into, int from, int most) {
+                    int read;
+                    try {
+                        read = in.read(into, from, most);
+                    } catch (IOException unread) {
+                        // it is answered here: the container is not to take it for a failure of ours
+                        removeAttribute(RequestDispatcher.ERROR_EXCEPTION);
+                        throw unread instanceof SocketTimeoutException ? CutShort.tooSlow() : CutShort.brokenOff();
+                    }
                     count(Math.max(0, read));
                     return read;
                 }
@@ -162,11 +154,11 @@ class BodyLimit extends OncePerRequestFilter {
                 private void count(int read) {
                     left -= read;
                     if (left < 0) {
-                        throw new TooLargeException();
+                        throw tooLarge(Limited.this);
                     }
                     long seconds = TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - began);
                     if (seconds > GRACE_SECONDS + (most - left) / LEAST_BYTES_A_SECOND) {
-                        throw new TooSlowException();
+                        throw CutShort.tooSlow();
                     }
                 }
 

@@ -36,6 +36,12 @@ class FailedRequests implements ErrorController {
         } else {
             HttpStatus status = code instanceof Integer number ? HttpStatus.resolve(number) : null;
             HttpStatus shown = status == null ? HttpStatus.NOT_FOUND : status;
+            if (shown == HttpStatus.REQUEST_TIMEOUT) {
+                // where nothing arrives any more the container drops what was answered, and asks here
+                return ResponseEntity.status(shown)
+                        .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                        .body(CutShort.tooSlow().detail());
+            }
             detail = ProblemAdvice.detail(
                     shown, shown.getReasonPhrase(), "This address can't be answered that way.", List.of());
         }

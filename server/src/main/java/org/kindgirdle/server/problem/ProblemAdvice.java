@@ -100,6 +100,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 "is not " + allowed(refused.getRequiredType()))));
     }
 
+    @ExceptionHandler
+    ResponseEntity<Object> cutShort(CutShort cut) {
+        return ResponseEntity.status(cut.status()).body(cut.detail());
+    }
+
     /** Of the address, before anything looked at it. */
     @ExceptionHandler
     ResponseEntity<Object> undecodable(InvalidParameterException refused) {
@@ -350,7 +355,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         if (value == null || value instanceof Number || value instanceof Boolean) {
             return value;
         }
-        String text = String.valueOf(value);
+        // a name that is there twice in an address comes with both its values
+        String text = value instanceof Object[] several ? Arrays.toString(several) : String.valueOf(value);
         return text.length() > 120 ? text.substring(0, 120) + "…" : text;
     }
 

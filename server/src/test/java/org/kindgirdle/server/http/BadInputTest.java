@@ -386,6 +386,20 @@ class BadInputTest {
         }
     }
 
+    @Test
+    void a_body_that_stops_arriving_is_refused_in_words() throws IOException {
+        String said = raw("POST /api/v1/session HTTP/1.1\r\nHost: here\r\nConnection: close\r\n"
+                + "Cookie: XSRF-TOKEN=0a-same\r\nX-XSRF-TOKEN: 0a-same\r\n"
+                + "Content-Type: application/json\r\nContent-Length: 400\r\n\r\n{");
+        assertThat(said).startsWith("HTTP/1.1 408 ").contains("application/problem+json", "Nothing was written");
+    }
+
+    @Test
+    void a_name_that_is_there_twice_in_an_address_is_shown_with_both_values() {
+        Answer answer = assertRefused(nursery.viewer().get("/api/v1/season-report?year=2026&year=four"), 400);
+        assertThat(answer.body().toString()).contains("[2026, four]").doesNotContain("Ljava");
+    }
+
     private String raw(String request) throws IOException {
         int port = Integer.parseInt(nursery.base().replaceFirst(".*:", ""));
         try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
