@@ -60,7 +60,7 @@ update_nursery() {
         say "There is no nursery in $DATA yet: ./kg start begins one with this version."
         return
     fi
-    local was_up=no backup
+    local was_up=no backup folder=${KG_BACKUPS:-$DATA/backups}
     [ "${1:-}" != and-start ] || was_up=yes
     if supervised || alive "$RUN/application.pid" "-Dkg.data=$DATA"; then was_up=yes; fi
     [ -f "$RUN/application.port" ] && KG_PORT=${KG_PORT:-$(cat "$RUN/application.port")}
@@ -68,8 +68,8 @@ update_nursery() {
     step "ending what runs"
     stop_supervisor
     stop_application
-    backup=$DATA/backups/before-update-$(date +%Y%m%d-%H%M%S).tar.gz
-    mkdir -p "$DATA/backups"
+    backup=$folder/before-update-$(date +%Y%m%d-%H%M%S).tar.gz
+    mkdir -p "$folder"
     step "backing up, and reading the backup again"
     start_database
     # by the version that has been at work so far, if there is one

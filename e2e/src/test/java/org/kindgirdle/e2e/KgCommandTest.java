@@ -298,10 +298,13 @@ class KgCommandTest {
             kg.run(List.of("cp", "-a", kg.application().toString(), next.toString()))
                     .expectSuccess();
             Files.writeString(next.resolve("stamp"), "4711");
-            kg.with("KG_APP", next.toString());
+            Path backups = folder.resolve("another disk");
+            kg.with("KG_APP", next.toString()).with("KG_BACKUPS", backups.toString());
             assertThat(kg.run("start").expectSuccess().said()).contains("./kg update takes it");
             String said = kg.run("update").expectSuccess().said();
-            assertThat(said).contains("Written and read again", "Everything is there", "Updated to");
+            assertThat(said)
+                    .contains(
+                            "Written and read again", "Everything is there", "Updated to", backups + "/before-update-");
             assertThat(places(owner)).containsExactly("North field");
 
             // one that does not come up
