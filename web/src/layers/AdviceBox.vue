@@ -145,7 +145,7 @@ function doAlso(also: Card['alsoDo'][number]): void {
   >
     <span>
       <b>{{ dueWater.label }}</b><template v-if="layer.recipe.method !== 'JAR'">
-        {{ show(layer.suggested.waterMl, 'volume', session.units) }}</template
+        {{ ` ${show(layer.suggested.waterMl, 'volume', session.units)}` }}</template
       >: {{ due(dueWater) }}.
     </span>
     <button v-if="session.mayRecord" class="btn" :disabled="saving" data-testid="top-up" @click="topUp">

@@ -79,7 +79,7 @@ async function keep(what: NewRecord): Promise<boolean> {
         ><template v-if="layer.mother.setAs">, set as {{ layer.mother.setAs }}</template
         >, {{ layer.mother.place }} · set {{ dayText(layer.setOn, layer.asOf) }},
         {{ daysBetween(layer.setOn, layer.asOf) }} days ago<template v-if="layer.recipe.method !== 'AIR'">
-          · {{ word(METHODS, layer.recipe.method).toLowerCase() }}</template
+          {{ ` · ${word(METHODS, layer.recipe.method).toLowerCase()}` }}</template
         >
         ·
         <RouterLink class="link" :to="{ name: 'layers', query: { batch: layer.batchId } }"

@@ -80,7 +80,9 @@ const isAsLastTime = computed(
 )
 /** What is to be found today, in hundredths; nothing where no heat has been counted. */
 const odds = computed(() =>
-  Object.fromEntries(props.layer.odds.map((one) => [one.stage, Math.round(one.p * 100)])),
+  Object.fromEntries(
+    props.layer.odds.map((one) => [one.stage, one.p > 0 && one.p < 0.005 ? '<1' : Math.round(one.p * 100)]),
+  ),
 )
 const likeliest = computed(() => (props.layer.odds.length ? likeliestOf(props.layer) : { stage: '', p: 0 }))
 const keepWords = computed(() =>

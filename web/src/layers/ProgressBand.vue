@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { addDays, dayText, daysBetween } from '@/shared/dates'
 import { useWidth } from '@/shared/useWidth'
 import { STAGE_WORDS } from '@/shared/words'
@@ -7,6 +8,7 @@ import type { LayerPage } from './useLayer'
 
 /** From the ring to the full ball: the looks, today, and the spread of the date drawn as a spread. */
 const props = defineProps<{ layer: LayerPage }>()
+const { t } = useI18n()
 const TRACK = 78
 const frame = ref<HTMLElement | null>(null)
 const width = useWidth(frame)
@@ -45,7 +47,13 @@ const band = computed(() => {
   return { x, hill, looks, forecast, from, deadline, looked: looks.length > 0 }
 })
 const today = computed(() => props.layer.asOf)
-const hundredth = (chance: number) => Math.round(chance * 100)
+/** What is nearly none or nearly all is not said to be none or all. */
+const hundredth = (chance: number) =>
+  chance > 0 && chance < 0.005
+    ? t('progress.fewest')
+    : chance >= 0.995 && chance < 1
+      ? t('progress.most')
+      : String(Math.round(chance * 100))
 const text = (day: string | null) => dayText(day, today.value)
 const anchor = (x: number) => (x < 50 ? 'start' : x > width.value - 50 ? 'end' : 'middle')
 /** The ends of the range are written where they do not run into the likeliest day. */

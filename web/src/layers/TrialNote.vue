@@ -16,8 +16,8 @@ const { data: trial } = useQuery({
     Part of the trial
     <RouterLink class="link" :to="{ name: 'trial', params: { id: String(trial.trialId) } }">{{
       trial.trial
-    }}</RouterLink>, dealt arm {{ trial.arm }} ({{ trial.assigned }})<template v-if="!trial.asAssigned">
-      and set with another recipe</template
-    >.
+    }}</RouterLink>, dealt arm {{ trial.arm }} ({{ trial.assigned }}){{
+      trial.asAssigned ? '' : ' and set with another recipe'
+    }}.
   </p>
 </template>

@@ -207,12 +207,14 @@ export const en = {
     range:
       'If it roots, it is likeliest full about {likely}, with four chances in five between {from} and {to}.',
     open: 'If it roots, it is likeliest full about {likely}, and not before {from}; it may take more than four years.',
-    roots: '{roots} in 100 like it root.',
+    roots: 'Of 100 like it, {roots} root.',
     before: 'When it was set it was {roots}.',
     today: 'Of those that root, {full} in 100 are full today;',
     deadline: 'by {day}, when it should be: {full}.',
     own: 'By your own records ({records}).',
     profile: 'By the species profile.',
+    fewest: 'less than 1',
+    most: 'more than 99',
     far: 'It takes more than four years at this place: something about place, wood or recipe does not fit.',
   },
 }

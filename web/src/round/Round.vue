@@ -126,7 +126,7 @@ function openOther(): void {
       <p class="mt-1 text-muted" data-testid="walk-sum">
         {{ codes.length }} to do · about {{ Math.ceil(round.minutes) }} of
         {{ round.roundMinutes }} min<template v-if="round.on === round.today && done">
-          · {{ done }} done today</template
+          {{ ` · ${done} done today` }}</template
         >
       </p>
       <BackupNote v-if="session.isOwner" />

@@ -77,10 +77,10 @@ async function moveTicked(): Promise<void> {
     </p>
     <ul v-if="forbidden.length" class="mt-3 border-l-8 border-sap bg-sap-pale p-3" data-testid="forbidden">
       <li v-for="one in forbidden" :key="one.place">
-        <b>{{ one.place }}:</b>{{ ' '
-        }}<template v-for="day in one.days" :key="day.on">
-          {{ day.on === view.today ? 'today' : day.weekday }}: {{ day.said.join(' ') }}</template
-        >
+        <b>{{ one.place }}:</b>
+        <span v-for="day in one.days" :key="day.on" class="ml-1">
+          {{ day.on === view.today ? 'today' : day.weekday }}: {{ day.said.join(' ') }}
+        </span>
       </li>
     </ul>
     <form

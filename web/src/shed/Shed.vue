@@ -120,11 +120,8 @@ const planned = computed(() => {
             <span class="font-normal text-muted">{{ dayText(day.on, view.today) }}</span>
           </p>
           <p>
-            {{ show(day.maxC, 'temperature', session.units) }}, {{ day.vpdKpa.toFixed(2) }} kPa<template
-              v-if="!day.forecast"
-            >
-              (usual)</template
-            >
+            {{ show(day.maxC, 'temperature', session.units) }}, {{ day.vpdKpa.toFixed(2) }} kPa
+            <template v-if="!day.forecast">(usual)</template>
           </p>
           <p v-for="one in day.said" :key="one">{{ one }}</p>
         </li>

@@ -13,8 +13,9 @@ import org.kindgirdle.core.set.CoverAdvice;
  * @param from first day looked at
  * @param to last
  * @param advice what follows
+ * @param tooHotUnderBest whether even the cover that suits best leaves the ball hotter than young roots bear
  */
-public record CoverAhead(LocalDate from, LocalDate to, CoverAdvice advice) {
+public record CoverAhead(LocalDate from, LocalDate to, CoverAdvice advice, boolean tooHotUnderBest) {
 
     private static final Rule AHEAD_DAYS = Rule.of("cover.ahead");
 
@@ -27,16 +28,15 @@ public record CoverAhead(LocalDate from, LocalDate to, CoverAdvice advice) {
      */
     public static CoverAhead of(LayerContext context, Cover planned, LocalDate from, boolean algae) {
         LocalDate to = from.plusDays(context.rules().count(AHEAD_DAYS));
-        return new CoverAhead(
-                from,
-                to,
-                CoverAdvice.of(
-                        context.rules(),
-                        planned,
-                        Arrays.stream(Cover.values())
-                                .map(cover -> under(context.sums().apply(cover), cover, from, to))
-                                .toList(),
-                        algae));
+        CoverAdvice advice = CoverAdvice.of(
+                context.rules(),
+                planned,
+                Arrays.stream(Cover.values())
+                        .map(cover -> under(context.sums().apply(cover), cover, from, to))
+                        .toList(),
+                algae);
+        double best = advice.under(advice.best()).hottestC();
+        return new CoverAhead(from, to, advice, CoverAdvice.isTooHot(context.rules(), best));
     }
 
     private static CoverAdvice.Under under(ThermalSums sums, Cover cover, LocalDate from, LocalDate to) {

@@ -131,6 +131,12 @@ public record LayerContext(
         return Hardiness.isHardy(climate, species, rootKillC(stage));
     }
 
+    /** Whether a ball has stood its winter on the mother, full: then nobody waits for another. */
+    public boolean hasWintered(LayerState state, LocalDate day) {
+        LocalDate full = state.fullOn();
+        return full != null && seasons.hasWintered(state.ringedOn(), full, day);
+    }
+
     /** What roots of this stage bear, C. */
     public double rootKillC(RootStage stage) {
         return Hardiness.rootKillC(rules, recipe.method(), stage);

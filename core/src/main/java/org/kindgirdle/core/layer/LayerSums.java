@@ -244,11 +244,6 @@ final class LayerSums {
                 && (frost == null || frost >= rules.count(NEAR_DAYS));
     }
 
-    private boolean hasWintered(LocalDate day) {
-        LocalDate full = state.fullOn();
-        return full != null && context.seasons().hasWintered(state.ringedOn(), full, day);
-    }
-
     /** Looks in growth since the stage last rose; the ring itself counts as the first stage. */
     private int stalledLooks() {
         RootStage highest = RootStage.NONE;
@@ -318,7 +313,7 @@ final class LayerSums {
                 .set(NextStepFact.ESTABLISH_DAYS, rules.count(ESTABLISH_DAYS))
                 .set(NextStepFact.HARDY, context.isHardy(state.stage()))
                 .set(NextStepFact.DORMANT_ROOM, seasons.hasDormantRoom(rootKillC()))
-                .set(NextStepFact.WINTERED, hasWintered(day))
+                .set(NextStepFact.WINTERED, context.hasWintered(state, day))
                 .set(NextStepFact.COVER, context.coverAtHand())
                 .set(NextStepFact.FRUIT_TO_KEEP, state.set().fruitToKeep())
                 .set(NextStepFact.SPECIMEN, state.set().specimen())

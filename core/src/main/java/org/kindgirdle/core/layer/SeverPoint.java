@@ -95,7 +95,8 @@ public record SeverPoint(Kind kind, boolean speaksFor, double figure) {
             if (!context.seasons().isGrowing(today)) {
                 points.add(new SeverPoint(Kind.NOT_GROWING, false, 0));
             }
-            if (state.set().school() != School.IN_LEAF) {
+            // nobody waits for another winter
+            if (state.set().school() != School.IN_LEAF && !context.hasWintered(state, today)) {
                 points.add(new SeverPoint(Kind.SCHOOL_WAITS, false, 0));
             }
         }

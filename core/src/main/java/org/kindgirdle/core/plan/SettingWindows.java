@@ -250,14 +250,16 @@ public final class SettingWindows {
 
     /**
      * Where it is too early in the growing year for a new ring: the day from which it is not, if that comes soon and a ring
-     * then has a fair chance to be in time; else empty.
+     * then has a fair chance to be in time; else empty. No bark slips before the leaves are out.
      */
     public Optional<LocalDate> againAhead(LocalDate start, boolean coverAtHand) {
         LocalDate opens = opensOn(start).orElse(null);
         LocalDate frost = climate.frosts()
                 .map(frosts -> frosts.nextLastLate(years.startOf(start)))
                 .orElse(start);
-        LocalDate first = opens == null || opens.isBefore(frost) ? frost : opens;
+        LocalDate warm = opens == null || opens.isBefore(frost) ? frost : opens;
+        LocalDate first =
+                leafless != null && leafless.includes(warm) ? DaysOfYear.onOrAfter(leafless.to(), warm) : warm;
         if (opens == null || !start.isBefore(first)) {
             return Optional.empty();
         }

@@ -392,6 +392,16 @@ class ProjectorTest {
                 .isFalse();
     }
 
+    /** "It is meant to be severed in spring" stood against a cut that was due since spring. */
+    @Test
+    void line_2_the_school_speaks_against_a_cut_until_the_ball_has_stood_its_winter() {
+        Carrow spring = new Carrow()
+                .setOn(LocalDate.of(2026, 5, 1), School.SPRING, false)
+                .look(LocalDate.of(2026, 9, 20), RootStage.FILLED, 3);
+        assertThat(points(spring, LocalDate.of(2026, 9, 25))).contains("-SCHOOL_WAITS");
+        assertThat(points(spring, LocalDate.of(2027, 6, 20))).doesNotContain("-SCHOOL_WAITS");
+    }
+
     private static List<String> points(Carrow layer, LocalDate on) {
         return SeverPoint.of(layer.asOf(on), Carrow.context(Carrow.QUINCE), on).stream()
                 .map(point -> (point.speaksFor() ? "+" : "-") + point.kind())

@@ -232,6 +232,21 @@ class SettingWindowTest {
                 .contains(WindowClass.OVERWINTER);
     }
 
+    /** A fig at 52 N opens on 11 June and is in leaf from the 25th: between them "too late to ring it again" was said. */
+    @Test
+    void line_13_a_new_ring_waits_for_the_leaves_and_is_not_too_late_before_them() {
+        SpeciesProfile fig = ProfileBuilder.quince()
+                .cardinals(10, 25.5, 38)
+                .opensAt(14)
+                .time(30)
+                .build();
+        SettingWindows windows = windows(MARITIME, fig, School.IN_LEAF);
+        LocalDate leafOut = windows.againAhead(LocalDate.of(2026, 6, 1), true).orElseThrow();
+        assertThat(leafOut).isAfter(LocalDate.of(2026, 6, 15));
+        assertThat(windows.againAhead(leafOut.minusDays(1), true)).contains(leafOut);
+        assertThat(windows.againAhead(leafOut, true)).isEmpty();
+    }
+
     /** Line 7: lilac and apple were GOOD all year in the lowland tropics, and nothing was said. */
     @Test
     void line_7_where_no_winter_comes_it_is_said_of_plants_that_need_one() {

@@ -107,6 +107,7 @@ class BenchWords {
         values.put("best", cover(advice.best()));
         values.put("plannedC", format.temperatureC(advice.under(planned).hottestC()));
         values.put("bestC", format.temperatureC(advice.under(advice.best()).hottestC()));
+        values.put("stillHot", ahead.tooHotUnderBest() ? phrases.say("cover.stillHot") : "");
         values.put("plannedDays", figure(advice.under(planned).thermalDays()));
         values.put("bestDays", figure(advice.under(advice.best()).thermalDays()));
         String key = "cover." + advice.reason();

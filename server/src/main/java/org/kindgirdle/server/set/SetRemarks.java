@@ -26,6 +26,7 @@ import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.HormoneFit;
 import org.kindgirdle.core.set.HouseHormone;
 import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
@@ -112,7 +113,8 @@ class SetRemarks {
                 MotherRemarks.capacity(mother, underRings, context.rules()),
                 shootBelow || !recipe.method().staysOnMother(),
                 format));
-        Level level = windows.on(setOn).windowClass() == WindowClass.GOOD ? Level.FINE : Level.WARN;
+        boolean good = windows.on(setOn).windowClass() == WindowClass.GOOD && !windows.lacksWinter();
+        Level level = good ? Level.FINE : Level.WARN;
         String window = planWords.window(windows, setOn, format);
         all.add(new Remark(
                 level,
@@ -120,6 +122,9 @@ class SetRemarks {
                 worstRow == null
                         ? window
                         : phrases.say("plan.row", Map.of("row", String.valueOf(worstRow + 1), "remark", window))));
+        if (recipe.method() == Method.JAR) {
+            all.add(new Remark(Level.CAUTION, "EXPERIMENT", phrases.say("bench.jar")));
+        }
         for (Otherwise way : Otherwise.of(windows, setOn, nursery.coverAtHand())) {
             if (way.way().name().equals(recipe.method().name())) {
                 continue;

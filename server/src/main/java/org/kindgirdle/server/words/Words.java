@@ -80,7 +80,9 @@ public class Words {
         values.put("hot", format.temperatureC(CoverAdvice.hotBallC(context.rules())));
         values.put("load", format.percent(layer.load().utilisation()));
         if (also == AlsoDo.COVER) {
-            CoverAdvice advice = againstAlgae(layer, context, format.today());
+            CoverAhead ahead = againstAlgae(layer, context, format.today());
+            CoverAdvice advice = ahead.advice();
+            values.put("stillHot", ahead.tooHotUnderBest() ? phrases.say("cover.stillHot") : "");
             values.put("cover", phrases.say("cover.name." + advice.best()));
             values.put("ballC", format.temperatureC(advice.under(advice.best()).hottestC()));
         }
@@ -98,16 +100,16 @@ public class Words {
     public @Nullable Cover coverOf(AlsoDo also, LayerProjection layer, LayerContext context, LocalDate today) {
         return switch (also) {
             case COVER_NOW -> Cover.FOIL;
-            case COVER -> againstAlgae(layer, context, today).best();
+            case COVER -> againstAlgae(layer, context, today).advice().best();
             default -> null;
         };
     }
 
-    private static CoverAdvice againstAlgae(LayerProjection layer, LayerContext context, LocalDate today) {
+    private static CoverAhead againstAlgae(LayerProjection layer, LayerContext context, LocalDate today) {
         Cover now = layer.state().covers().isEmpty()
                 ? context.recipe().cover()
                 : layer.state().covers().get(layer.state().covers().size() - 1).cover();
-        return CoverAhead.of(context, now, today, true).advice();
+        return CoverAhead.of(context, now, today, true);
     }
 
     /** What is to be said of every first medium for a layer that is potted today. */

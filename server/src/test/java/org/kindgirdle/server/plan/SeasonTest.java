@@ -76,6 +76,19 @@ class SeasonTest {
         JsonNode start = start("ERIJAP", TODAY);
         assertThat(start.path("sentence").asString()).contains("No frost comes here");
         assertThat(start.path("otherwise").size()).isZero();
+        // what needs a winter is warned of before it is set
+        long apple = nursery.mother("MALDOM", nursery.field());
+        assertThat(nursery.grower()
+                        .post("/api/v1/set-previews", nursery.batch(apple, TODAY, 1))
+                        .expect(200)
+                        .body()
+                        .path("remarks")
+                        .valueStream()
+                        .filter(remark -> remark.path("key").asString().equals("WINDOW")))
+                .singleElement()
+                .satisfies(remark -> assertThat(
+                                remark.path("level") + remark.path("sentence").asString())
+                        .contains("WARN", "needs a winter"));
     }
 
     @Test

@@ -56,6 +56,8 @@ class MethodsTest {
         assertThat(preview.path("checklist").findValuesAsString("step"))
                 .contains(step)
                 .endsWith("LABEL");
+        assertThat(preview.path("remarks").findValuesAsString("key").contains("EXPERIMENT"))
+                .isEqualTo(method.equals("JAR"));
         long before = underRings();
         String code = nursery.grower()
                 .post("/api/v1/batches", batch)

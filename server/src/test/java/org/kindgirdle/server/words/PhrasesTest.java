@@ -143,6 +143,15 @@ class PhrasesTest {
         assertThatThrownBy(() -> phrases.say("no.such")).hasMessageContaining("no.such");
     }
 
+    /** What stands right after a word must bring its own space: a properties file drops one that is not escaped. */
+    @Test
+    void line_17_no_fragment_is_glued_to_the_word_before_it() {
+        assertThat(phrases.say("frost.hard", Map.of("hardFrost", "4 December"))).startsWith(" before 4 December");
+        assertThat(phrases.say(
+                        "step.HOLD_DORMANT", Map.of("leafFall", "25 October", "beforeHardFrost", " before frost")))
+                .contains("sever it before frost");
+    }
+
     private static Stream<String> keys(String prefix, Enum<?>[] values) {
         return Arrays.stream(values).map(value -> prefix + value);
     }
