@@ -26,6 +26,11 @@ const isStyle = (text) =>
     text,
   )
 
+const isSql = (text) =>
+  /^(select|insert|update|delete|from|where|and|or|order|group|with|union|limit|left|join|set|values|on|exists|replace|in|is|not|create|drop|alter|set) /.test(
+    text,
+  ) || / (from|where|into|join) .*[_=(?]/.test(text)
+
 const plain = (text) => text.replace(/\s+/g, ' ').trim()
 const isWords = (text) => /[A-Za-z]{2,}/.test(text)
 
@@ -57,9 +62,9 @@ function literals(code) {
 }
 
 const rows = []
-const source = new Map(
-  files(join(root, 'server/src/main/java'), '.java').map((file) => [file, readFileSync(file, 'utf8')]),
-)
+const read = (folder) => files(join(root, folder), '.java').map((file) => [file, readFileSync(file, 'utf8')])
+const source = new Map(read('server/src/main/java'))
+const core = read('core/src/main/java')
 for (const line of readFileSync(join(root, 'server/src/main/resources/words.properties'), 'utf8').split(
   '\n',
 )) {
@@ -72,6 +77,18 @@ for (const line of readFileSync(join(root, 'server/src/main/resources/words.prop
     .map((part) => [...source].filter(([, text]) => text.includes(`"${part}`)).map(([file]) => file))
     .find((some) => some.length)
   rows.push([line.slice(at + 1), key, (used ?? []).map((file) => file.split('/').pop()).join(', ')])
+}
+// what is refused stands in the code, with what was asked before it
+for (const [file, text] of [...source, ...core]) {
+  const said = text.replace(/^import .*$|^package .*$/gm, '').replace(/\/\*[\s\S]*?\*\/|^\s*\/\/.*$/gm, '')
+  // parts that are added up are one sentence; what is put in between reads as a dot
+  const whole = said.replace(/"\s*\+\s*"/g, '').replace(/"\s*\+\s*[^"+;]*?\s*\+\s*"/g, '…')
+  for (const one of whole.matchAll(/"((?:[^"\\\n]|\\.)*)"/g)) {
+    const words = plain(one[1])
+    if (!/^[A-Za-z'…(]/.test(words) || !/[a-z] [a-z…]/i.test(words) || isSql(words)) continue
+    const before = whole.slice(0, one.index).match(/if \(([^{]*)\) \{[^{}]*$/)
+    rows.push([words, before ? plain(`if ${before[1]}`) : 'in its code', file.split('/').pop()])
+  }
 }
 const src = join(root, 'web/src')
 const pages = [...files(src, '.vue'), ...files(src, '.ts')]

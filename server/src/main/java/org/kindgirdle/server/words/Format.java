@@ -31,14 +31,6 @@ public record Format(Units units, LocalDate today) {
     }
 
     /** A chance as so many in a hundred, 0 to 1 in. */
-    /** So many in a hundred; what is nearly none or nearly all is not said to be none or all. */
-    public String inHundred(double chance) {
-        if (chance > 0 && chance < .005) {
-            return "less than 1";
-        }
-        return chance < 1 && chance >= .995 ? "more than 99" : String.valueOf(Math.round(chance * 100));
-    }
-
     public String percent(double share) {
         return share > 0 && share < .01
                 ? "less than 1%"

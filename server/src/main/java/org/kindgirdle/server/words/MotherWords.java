@@ -240,15 +240,15 @@ class MotherWords {
         values.put("look", look(layer.jobs(), format));
         values.put("newRing", format.lengthMm(RingAndBall.againMm(context.rules(), state.ringMm())));
         values.put("stage", phrases.say("stage." + state.stage()));
-        values.put("readyP", share(facts.get(NextStepFact.READY_P), format));
-        values.put("windowP", share(facts.get(NextStepFact.WINDOW_P), format));
+        values.put("readyP", share(facts.get(NextStepFact.READY_P)));
+        values.put("windowP", share(facts.get(NextStepFact.WINDOW_P)));
         values.put("coverage", format.percent(state.sectors().coverage()));
         values.put("gap", String.valueOf(state.sectors().widestGapDeg()));
-        values.put("roots", format.inHundred(forecast.ready().roots()));
-        values.put("rootsBefore", format.inHundred(forecast.ready().rootsBefore()));
+        values.put("roots", phrases.inHundred(forecast.ready().roots()));
+        values.put("rootsBefore", phrases.inHundred(forecast.ready().rootsBefore()));
         double full = forecast.ready().fullBy(forecast.thermalDays());
-        values.put("full", format.inHundred(full));
-        values.put("both", format.inHundred(forecast.readyP()));
+        values.put("full", phrases.inHundred(full));
+        values.put("both", phrases.inHundred(forecast.readyP()));
         values.put("attempts", String.valueOf(state.attempts()));
         if (Boolean.TRUE.equals(facts.get(NextStepFact.BARK_SLIPS))) {
             values.put("slips", "");
@@ -333,8 +333,8 @@ class MotherWords {
                 .orElseGet(() -> phrases.say("again.never"));
     }
 
-    private static String share(@Nullable Object value, Format format) {
-        return value instanceof Double share ? format.inHundred(share) : "?";
+    private String share(@Nullable Object value) {
+        return value instanceof Double share ? phrases.inHundred(share) : "?";
     }
 
     private static String look(List<Job> jobs, Format format) {

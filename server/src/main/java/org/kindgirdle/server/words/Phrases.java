@@ -17,6 +17,9 @@ import org.springframework.stereotype.Component;
 @Component
 public class Phrases {
 
+    /** What would be rounded to none, or to all. */
+    private static final double NEARLY = .005;
+
     private static final Pattern PLACE = Pattern.compile("\\{([^{}]*)}");
 
     private final Properties phrases = new Properties();
@@ -58,5 +61,13 @@ public class Phrases {
 
     boolean has(String key) {
         return phrases.containsKey(key);
+    }
+
+    /** So many in a hundred; what is nearly none or nearly all is not said to be none or all. */
+    public String inHundred(double chance) {
+        if (chance > 0 && chance < NEARLY) {
+            return say("hundred.fewest");
+        }
+        return chance < 1 && chance >= 1 - NEARLY ? say("hundred.most") : String.valueOf(Math.round(chance * 100));
     }
 }

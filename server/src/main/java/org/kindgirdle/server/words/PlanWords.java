@@ -30,10 +30,10 @@ public class PlanWords {
         values.put("start", format.day(window.start()));
         values.put("p", format.percent(window.readyP()));
         double roots = windows.roots();
-        values.put("roots", format.inHundred(roots));
-        values.put("full", format.inHundred(window.readyP()));
-        values.put("both", format.inHundred(roots * window.readyP()));
-        values.put("early", format.inHundred(windows.overwinterP(start)));
+        values.put("roots", phrases.inHundred(roots));
+        values.put("full", phrases.inHundred(window.readyP()));
+        values.put("both", phrases.inHundred(roots * window.readyP()));
+        values.put("early", phrases.inHundred(windows.overwinterP(start)));
         LocalDate deadline = window.deadline();
         values.put("deadline", deadline == null ? "" : format.day(deadline));
         String key = "window." + window.windowClass();

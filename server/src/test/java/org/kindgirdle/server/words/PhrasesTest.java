@@ -152,6 +152,13 @@ class PhrasesTest {
                 .contains("sever it before frost");
     }
 
+    /** "0 in 100 are full by now" was said of a chance, and "100 in 100" of what was not certain. */
+    @Test
+    void line_17_nearly_none_is_not_none_and_nearly_all_is_not_all() {
+        assertThat(Stream.of(0., .004, .0051, .5, .994, .996, 1.).map(phrases::inHundred))
+                .containsExactly("0", "less than 1", "1", "50", "99", "more than 99", "100");
+    }
+
     private static Stream<String> keys(String prefix, Enum<?>[] values) {
         return Arrays.stream(values).map(value -> prefix + value);
     }
