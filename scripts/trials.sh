@@ -10,7 +10,7 @@ cd "$HOME_DIR"
 
 which=$1
 shift
-seed=1 count=20000 rounds=6 url= years=3 layer= climate= all=false
+seed=1 count=20000 rounds=6 url= years=3 layer= climate= all=false http=false
 while [ $# -gt 0 ]; do
     case "$1" in
         --seed | --count | --rounds | --years | --layer)
@@ -24,11 +24,20 @@ while [ $# -gt 0 ]; do
             shift
             ;;
         --all) all=true ;;
+        --http) http=true ;;
         http://*) url=$1 ;;
-        *) fail "There is no option '$1'." "Use --seed N, --count N (fuzz), --rounds N (faults), or an address on this machine (fuzz); --climate, --layer N, --years N, --all (live)." ;;
+        *) fail "There is no option '$1'." "Use --seed N, --count N (fuzz), --rounds N (faults), or an address on this machine (fuzz); --climate, --layer N, --years N, --all, --http (live)." ;;
     esac
     shift
 done
+if [ "$which" = live ] && [ "$http" = true ]; then
+    ensure_tools
+    step "building"
+    mvn -q -B -pl server -am -DskipTests -Dspotless.check.skip install
+    step "seventy-two layers over HTTP, on a database of their own (some minutes)"
+    exec mvn -q -B -pl server surefire:test@default-test -Dtest=YearTest \
+        "-DargLine=-Dyear.each=3 -Dyear.days=$((years * 365))"
+fi
 if [ "$which" = live ]; then
     ensure_build_tools
     [ "$all" = true ] && climate= layer=-1

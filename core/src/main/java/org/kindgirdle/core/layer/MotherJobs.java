@@ -200,6 +200,10 @@ final class MotherJobs {
             return new Job(code, due, due);
         }
         LocalDate by = forecastFrost().filter(eve -> eve.isBefore(first)).orElse(first);
+        // a warm week in between, and nothing is to be protected any more
+        while (by.isAfter(today) && sums.step(by) == NextStep.WAIT) {
+            by = by.minusDays(1);
+        }
         return new Job(code, by.minusDays(days(PROTECT_DAYS)), by);
     }
 

@@ -54,6 +54,19 @@ final class PlantJobs {
         return since;
     }
 
+    /** What heat, wind or frost will forbid in some days is to be done before them. */
+    private static LocalDate lastFit(
+            PlantStep step, LocalDate latest, LocalDate today, Function<LocalDate, PlantStep> stepOn) {
+        if (!latest.isAfter(today)) {
+            return latest;
+        }
+        LocalDate last = today;
+        while (last.isBefore(latest) && stepOn.apply(last.plusDays(1)) == step) {
+            last = last.plusDays(1);
+        }
+        return last;
+    }
+
     private static Job look(HouseRules rules, PlantState plant, LocalDate today) {
         LocalDate seen = plant.seen().isEmpty()
                 ? plant.rungSince()
@@ -94,7 +107,7 @@ final class PlantJobs {
             case POT_UP, STEP_BACK, OPEN_AND_LOOK -> new Job(code, verdict.from(), verdict.from());
             case POT_ON, STEP_UP, RELEASE, HOLD_UNDER_COVER -> {
                 LocalDate from = since(verdict, today, stepOn);
-                LocalDate by = from.plusDays(rules.count(MAY_WAIT_DAYS));
+                LocalDate by = lastFit(verdict.step(), from.plusDays(rules.count(MAY_WAIT_DAYS)), today, stepOn);
                 // which of those days looked fit beforehand nobody knows, and no plant suffers from a longer stay
                 boolean weather = verdict.step() == PlantStep.STEP_UP && by.isBefore(today);
                 yield new Job(code, from, weather ? today : by);

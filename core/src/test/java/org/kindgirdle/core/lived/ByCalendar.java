@@ -8,7 +8,7 @@ import org.kindgirdle.core.truth.Trouble;
 import org.kindgirdle.core.truth.Young;
 
 /** Somebody who goes by the calendar: water every other week, the knife after three months, the ladder by its days. */
-final class ByCalendar extends Grower {
+final class ByCalendar extends OnRounds {
 
     private static final int WATER_DAYS = 14;
     private static final int CUT_AFTER_DAYS = 95;
@@ -26,23 +26,7 @@ final class ByCalendar extends Grower {
     }
 
     @Override
-    void day(LocalDate today) {
-        Young young = plant.young;
-        if (young != null && !young.alive()) {
-            lose(young.end());
-            return;
-        }
-        if (!isRound(today)) {
-            return;
-        }
-        if (young == null) {
-            tend(today);
-        } else {
-            harden(young, today);
-        }
-    }
-
-    private void tend(LocalDate today) {
+    void tend(LocalDate today) {
         if (plant.ball.has(Trouble.TOP_DEAD) || plant.ball.has(Trouble.BROKEN_OFF)) {
             lose("dead or broken");
             return;
@@ -64,7 +48,8 @@ final class ByCalendar extends Grower {
         }
     }
 
-    private void harden(Young young, LocalDate today) {
+    @Override
+    void harden(Young young, LocalDate today) {
         if (isWinter(today)) {
             plant.move(plant.rung == Rung.OPEN ? Rung.LIGHT : plant.rung, Spot.HOUSE);
             return;

@@ -9,7 +9,7 @@ import org.kindgirdle.core.truth.Trouble;
 import org.kindgirdle.core.truth.Young;
 
 /** The perfect grower: sees through the wrap, knows the weather to come, and comes on the same rounds as the others. */
-final class Knowing extends Grower {
+final class Knowing extends OnRounds {
 
     private static final int MOST_RINGS = 2;
     /** So much of the usual way may one stage last: twice as long as the longest does with others. */
@@ -26,25 +26,13 @@ final class Knowing extends Grower {
     }
 
     @Override
-    void day(LocalDate today) {
-        Young young = plant.young;
-        if (young != null && !young.alive()) {
-            lose(young.end());
-            return;
-        }
+    void passes() {
         sinceMove++;
         daysOpen = plant.rung == Rung.OPEN ? daysOpen + 1 : 0;
-        if (!isRound(today)) {
-            return;
-        }
-        if (young == null) {
-            tend(today);
-        } else {
-            harden(young, today);
-        }
     }
 
-    private void tend(LocalDate today) {
+    @Override
+    void tend(LocalDate today) {
         if (plant.ball.has(Trouble.TOP_DEAD)) {
             lose("top died");
             return;
@@ -104,7 +92,8 @@ final class Knowing extends Grower {
         sinceMove = 0;
     }
 
-    private void harden(Young young, LocalDate today) {
+    @Override
+    void harden(Young young, LocalDate today) {
         young.open();
         if (young.droops()) {
             young.takeLeafOff(.25);

@@ -2,6 +2,7 @@ package org.kindgirdle.core.lived;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -45,6 +46,13 @@ final class Watch {
             Set.of(Job.TOP_UP, AlsoDo.SOAK.name()),
             Set.of(NextStep.SEVER_NOW.name(), AlsoDo.UPSIZE.name()),
             Set.of(PlantStep.STEP_UP.name(), PlantStep.STEP_BACK.name()));
+
+    private static final Set<String> COMES_FIRST = Set.of(
+            NextStep.LOOK_NOW.name(),
+            NextStep.ABANDON.name(),
+            NextStep.NEXT_SEASON.name(),
+            NextStep.RERING.name(),
+            NextStep.GAMBLE.name());
 
     private final Beginning begun;
     private final List<Case> cases;
@@ -176,24 +184,41 @@ final class Watch {
 
     private void dates(LayerProjection now) {
         LayerContext known = context;
-        if (known == null || now.state().phase() != LayerPhase.ON_MOTHER || now.verdict() == null) {
+        if (known == null || now.decision() == null) {
             return;
         }
         boolean isNew = before == null || !now.jobs().equals(before.jobs());
-        NextStep which = now.verdict().step();
-        if (isNew && which.isSevering() && now.state().cutPlannedOn() == null) {
+        if (isNew && now.state().cutPlannedOn() == null) {
             now.jobs().stream()
-                    .filter(job -> job.code().equals(which.name()) && job.by().isAfter(today))
+                    .filter(job -> job.code().equals(name(now)) && job.by().isAfter(today))
+                    // what is due before it will have been done by then
+                    .filter(job -> now.jobs().stream()
+                            .noneMatch(other -> !other.code().equals(job.code())
+                                    && !other.by().isAfter(job.by())))
                     .forEach(job -> {
-                        LayerProjection then = Projector.project(now.state(), known, job.by());
-                        if (then.verdict() == null || !then.verdict().step().isSevering()) {
-                            add(Never.DATE_PAST_ITS_CONDITION, job + " but then " + name(then));
+                        String then = name(Projector.project(now.state(), known, job.by()));
+                        if (!isSameWork(name(now), then)) {
+                            add(Never.DATE_PAST_ITS_CONDITION, job + " but then " + then);
                         }
                     });
         }
-        if (before != null) {
+        if (before != null && now.state().phase() == LayerPhase.ON_MOTHER) {
             jumps.between(before, now, known, today).forEach(words -> add(Never.DATE_JUMPS, words));
         }
+    }
+
+    /**
+     * Whether what is asked for is still to be done when another step is named: any cut is a cut, and the cold is as near
+     * when it is time for another look, or for giving up, on top of it.
+     */
+    private static boolean isSameWork(String step, String then) {
+        return step.equals(then)
+                || isCut(step) && isCut(then)
+                || step.equals(NextStep.PROTECT.name()) && COMES_FIRST.contains(then);
+    }
+
+    private static boolean isCut(String step) {
+        return Arrays.stream(NextStep.values()).anyMatch(one -> one.name().equals(step) && one.isSevering());
     }
 
     private void flips(LayerProjection now, int records) {

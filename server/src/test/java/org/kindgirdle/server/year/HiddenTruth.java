@@ -67,7 +67,7 @@ final class HiddenTruth {
 
     HiddenTruth(long seed, int firstYear) {
         this.luck = new Luck(seed);
-        this.sky = new Sky(Clime.MARITIME, firstYear, 3, seed);
+        this.sky = new Sky(Clime.MARITIME, firstYear, 5, seed);
     }
 
     /** A layer is set; it lives from then on. */
