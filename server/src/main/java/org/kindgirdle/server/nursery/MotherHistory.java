@@ -1,10 +1,7 @@
 package org.kindgirdle.server.nursery;
 
 import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -15,23 +12,18 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Service;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What was changed on the mothers, by whom and why; nothing of it is ever taken away. */
 @Service
 public class MotherHistory {
 
-    private final JdbcTemplate jdbc;
-    private final JsonMapper json;
+    private final MotherEventRepository events;
     private final BusinessClock clock;
     private final CurrentPerson person;
 
-    MotherHistory(JdbcTemplate jdbc, JsonMapper json, BusinessClock clock, CurrentPerson person) {
-        this.jdbc = jdbc;
-        this.json = json;
+    MotherHistory(MotherEventRepository events, BusinessClock clock, CurrentPerson person) {
+        this.events = events;
         this.clock = clock;
         this.person = person;
     }
@@ -61,16 +53,10 @@ public class MotherHistory {
 
     /** The newest first. */
     public List<Entry> of(long motherId) {
-        return jdbc.query(
-                "select e.kind, e.on_date, coalesce(p.full_name, e.recorded_by), e.changes, e.reason from mother_event e"
-                        + " left join person p on p.name = e.recorded_by where e.mother_id = ? order by e.id desc",
-                (row, number) -> new Entry(
-                        Kind.valueOf(row.getString(1)),
-                        row.getObject(2, LocalDate.class),
-                        row.getString(3),
-                        Arrays.asList(json.readValue(row.getString(4), Change[].class)),
-                        row.getString(5)),
-                motherId);
+        return events.of(motherId).stream()
+                .map(one -> new Entry(
+                        one.event().kind, one.event().onDate, one.by(), one.event().changes, one.event().reason))
+                .toList();
     }
 
     /**
@@ -82,37 +68,22 @@ public class MotherHistory {
     public Map<Long, List<FormerLabel>> formerLabels(Collection<Long> mothers) {
         Map<Long, List<FormerLabel>> labels = new HashMap<>();
         if (!mothers.isEmpty()) {
-            new NamedParameterJdbcTemplate(jdbc)
-                    .query(
-                            "select mother_id, on_date, changes from mother_event where mother_id in (:mothers)"
-                                    + " and kind = 'RELABELLED' order by id desc",
-                            Map.of("mothers", mothers),
-                            row -> {
-                                labels.computeIfAbsent(row.getLong(1), id -> new ArrayList<>())
-                                        .add(new FormerLabel(
-                                                row.getObject(2, LocalDate.class), said(row.getString(3))));
-                            });
+            events.findByMotherIdInAndKindOrderByIdDesc(mothers, Kind.RELABELLED)
+                    .forEach(one -> labels.computeIfAbsent(one.motherId, id -> new ArrayList<>())
+                            .add(new FormerLabel(one.onDate, said(one.changes))));
         }
         return labels;
     }
 
-    private String said(String changes) {
-        return Arrays.stream(json.readValue(changes, Change[].class))
-                .map(Change::was)
-                .collect(Collectors.joining(" "));
+    private static String said(List<Change> changes) {
+        return changes.stream().map(Change::was).collect(Collectors.joining(" "));
     }
 
     void add(long motherId, Kind kind, LocalDate on, List<Change> changes, String reason) {
-        jdbc.update(
-                "insert into mother_event (mother_id, kind, on_date, recorded_at, recorded_by, changes, reason)"
-                        + " values (?, ?, ?, ?, ?, ?, ?)",
-                motherId,
-                kind.name(),
-                on,
-                LocalDateTime.ofInstant(clock.systemNow(), ZoneOffset.UTC),
-                person.find().map(who -> who.name()).orElse(""),
-                json.writeValueAsString(changes),
-                reason);
+        MotherEventRow one = new MotherEventRow(motherId, kind, on, changes, reason);
+        one.recordedAt = clock.systemNow();
+        one.recordedBy = person.find().map(who -> who.name()).orElse("");
+        events.save(one);
     }
 
     /** What differs between two states, in the order of the names. */

@@ -8,17 +8,16 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
 /** Which mothers were raised from layers of which others. */
 @Service
 public class MotherOrigins {
 
-    private final JdbcTemplate jdbc;
+    private final MotherOriginRepository origins;
 
-    MotherOrigins(JdbcTemplate jdbc) {
-        this.jdbc = jdbc;
+    MotherOrigins(MotherOriginRepository origins) {
+        this.origins = origins;
     }
 
     /**
@@ -30,32 +29,17 @@ public class MotherOrigins {
     public record Origin(long motherId, String layer, long parentId) {}
 
     public void add(long motherId, String layer) {
-        jdbc.update(
-                "insert into mother_origin (mother_id, layer_id) select ?, id from layer where code = ?",
-                motherId,
-                layer);
+        origins.layerId(layer).ifPresent(id -> origins.save(new MotherOriginRow(motherId, id)));
     }
 
     /** By the raised mother. */
     public Map<Long, Origin> all() {
-        return jdbc
-                .query(
-                        "select o.mother_id, l.code, l.mother_id from mother_origin o join layer l on l.id = o.layer_id",
-                        (row, index) -> new Origin(row.getLong(1), row.getString(2), row.getLong(3)))
-                .stream()
-                .collect(Collectors.toMap(Origin::motherId, Function.identity()));
+        return origins.origins().stream().collect(Collectors.toMap(Origin::motherId, Function.identity()));
     }
 
     /** The mother that was raised from a layer; null if none was. */
     public @Nullable Long raisedFrom(String layer) {
-        return jdbc
-                .queryForList(
-                        "select o.mother_id from mother_origin o join layer l on l.id = o.layer_id where l.code = ?",
-                        Long.class,
-                        layer)
-                .stream()
-                .findFirst()
-                .orElse(null);
+        return origins.raisedFrom(layer).orElse(null);
     }
 
     /** From a mother up to the oldest that is known, the nearest first. */

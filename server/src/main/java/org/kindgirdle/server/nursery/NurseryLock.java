@@ -1,7 +1,8 @@
 package org.kindgirdle.server.nursery;
 
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.util.UUID;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -14,30 +15,34 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class NurseryLock {
 
-    private final JdbcTemplate jdbc;
+    private final EntityManager rows;
 
-    NurseryLock(JdbcTemplate jdbc) {
-        this.jdbc = jdbc;
+    NurseryLock(EntityManager rows) {
+        this.rows = rows;
     }
 
     /** For writing records: many at a time. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void share() {
-        jdbc.queryForList("select id from nursery_lock where id = 1 lock in share mode");
+        row(LockModeType.PESSIMISTIC_READ);
     }
 
     /** For recomputing all records: one at a time, and no record meanwhile. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void holdAlone() {
-        jdbc.queryForList("select id from nursery_lock where id = 1 for update");
+        row(LockModeType.PESSIMISTIC_WRITE);
     }
 
     /** For changing what all records are reckoned from: held alone, with a new edition. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void holdForChange() {
         // never a number that counts on: a change that is rolled back must not give its edition to another
-        jdbc.update(
-                "update nursery_lock set edition = ? where id = 1",
-                UUID.randomUUID().toString());
+        row(LockModeType.PESSIMISTIC_WRITE).edition = UUID.randomUUID().toString();
+        // what is read next is asked for by the edition
+        rows.flush();
+    }
+
+    private NurseryLockRow row(LockModeType mode) {
+        return rows.find(NurseryLockRow.class, NurseryLockRow.ID, mode);
     }
 }
