@@ -7,7 +7,6 @@ import org.kindgirdle.server.security.People;
 import org.kindgirdle.server.security.Secrets;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.event.EventListener;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,12 +14,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class Addresses {
 
-    private final JdbcTemplate jdbc;
+    private final CalendarAddressRepository addresses;
     private final CurrentPerson person;
     private final BusinessClock clock;
 
-    Addresses(JdbcTemplate jdbc, CurrentPerson person, BusinessClock clock) {
-        this.jdbc = jdbc;
+    Addresses(CalendarAddressRepository addresses, CurrentPerson person, BusinessClock clock) {
+        this.addresses = addresses;
         this.person = person;
         this.clock = clock;
     }
@@ -29,40 +28,30 @@ class Addresses {
     @Transactional
     String renew() {
         String token = Secrets.token();
-        jdbc.update(
-                "replace into calendar_address (person_id, token_hash, made_on) values (?, ?, ?)",
-                person.id(),
-                Secrets.hash(token),
-                clock.today());
+        addresses.put(person.id(), Secrets.hash(token), clock.today());
         return token;
     }
 
     @Transactional
     void remove() {
-        jdbc.update("delete from calendar_address where person_id = ?", person.id());
+        addresses.remove(person.id());
     }
 
     @EventListener
-    void onDisabled(People.Disabled disabled) {
-        jdbc.update("delete from calendar_address where person_id = ?", disabled.personId());
+    @Transactional
+    public void onDisabled(People.Disabled disabled) {
+        addresses.remove(disabled.personId());
     }
 
     /** When the one of whoever is signed in was made. */
     @Transactional(readOnly = true)
     Optional<LocalDate> madeOn() {
-        return jdbc
-                .queryForList("select made_on from calendar_address where person_id = ?", LocalDate.class, person.id())
-                .stream()
-                .findFirst();
+        return addresses.findById(person.id()).map(one -> one.madeOn);
     }
 
     /** Whose it is. */
     @Transactional(readOnly = true)
     Optional<Long> owner(String token) {
-        return jdbc
-                .queryForList(
-                        "select person_id from calendar_address where token_hash = ?", Long.class, Secrets.hash(token))
-                .stream()
-                .findFirst();
+        return addresses.owner(Secrets.hash(token));
     }
 }

@@ -1,14 +1,14 @@
 package org.kindgirdle.server.calendar;
 
-import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,11 +16,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class Told {
 
-    private final JdbcTemplate jdbc;
+    private final CalendarEntryRepository entries;
     private final BusinessClock clock;
 
-    Told(JdbcTemplate jdbc, BusinessClock clock) {
-        this.jdbc = jdbc;
+    Told(CalendarEntryRepository entries, BusinessClock clock) {
+        this.entries = entries;
         this.clock = clock;
     }
 
@@ -36,8 +36,11 @@ class Told {
     List<ToldEntry> tell(List<Entry> ahead) {
         LocalDate today = clock.today();
         Instant now = clock.systemNow();
-        jdbc.update("delete from calendar_entry where to_day < ?", today);
-        Map<String, ToldEntry> known = known();
+        entries.forgetBefore(today);
+        Map<String, CalendarEntryRow> rows =
+                entries.lockAll().stream().collect(Collectors.toMap(row -> row.uid, Function.identity()));
+        Map<String, ToldEntry> known = new HashMap<>();
+        rows.forEach((uid, row) -> known.put(uid, row.told()));
         List<ToldEntry> all = new ArrayList<>();
         for (Entry entry : ahead) {
             ToldEntry before = known.remove(entry.uid());
@@ -46,51 +49,21 @@ class Told {
                 continue;
             }
             ToldEntry told = new ToldEntry(entry, before == null ? 0 : before.sequence() + 1, now, false);
-            keep(told);
+            keep(told, rows);
             all.add(told);
         }
         for (ToldEntry gone : known.values()) {
             ToldEntry told = gone.cancelled() ? gone : new ToldEntry(gone.entry(), gone.sequence() + 1, now, true);
             if (!gone.cancelled()) {
-                keep(told);
+                keep(told, rows);
             }
             all.add(told);
         }
         return all;
     }
 
-    private Map<String, ToldEntry> known() {
-        Map<String, ToldEntry> known = new HashMap<>();
-        jdbc.query("select * from calendar_entry order by uid for update", row -> {
-            Entry entry = new Entry(
-                    row.getString("uid"),
-                    row.getDate("from_day").toLocalDate(),
-                    row.getDate("to_day").toLocalDate(),
-                    row.getString("summary"),
-                    row.getString("description"));
-            known.put(
-                    entry.uid(),
-                    new ToldEntry(
-                            entry,
-                            row.getInt("sequence"),
-                            row.getTimestamp("changed_at").toInstant(),
-                            row.getBoolean("cancelled")));
-        });
-        return known;
-    }
-
-    private void keep(ToldEntry told) {
-        Entry entry = told.entry();
-        jdbc.update(
-                "replace into calendar_entry (uid, from_day, to_day, summary, description, sequence, changed_at,"
-                        + " cancelled) values (?, ?, ?, ?, ?, ?, ?, ?)",
-                entry.uid(),
-                entry.from(),
-                entry.to(),
-                entry.summary(),
-                entry.description(),
-                told.sequence(),
-                Timestamp.from(told.changedAt()),
-                told.cancelled());
+    private void keep(ToldEntry told, Map<String, CalendarEntryRow> rows) {
+        CalendarEntryRow row = rows.computeIfAbsent(told.entry().uid(), uid -> entries.save(new CalendarEntryRow(uid)));
+        row.tell(told);
     }
 }

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.TreeSet;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -14,12 +13,12 @@ class HandController {
 
     private static final int YEARS = 2;
 
-    private final JdbcTemplate jdbc;
+    private final LayerRepository layers;
     private final BusinessClock clock;
     private final CurrentPerson person;
 
-    HandController(JdbcTemplate jdbc, BusinessClock clock, CurrentPerson person) {
-        this.jdbc = jdbc;
+    HandController(LayerRepository layers, BusinessClock clock, CurrentPerson person) {
+        this.layers = layers;
         this.clock = clock;
         this.person = person;
     }
@@ -29,10 +28,7 @@ class HandController {
 
     @GetMapping("/api/v1/hands")
     Hands hands() {
-        TreeSet<String> known = new TreeSet<>(jdbc.queryForList(
-                "select distinct hand from layer where set_on >= ? and hand <> ''",
-                String.class,
-                clock.today().minusYears(YEARS)));
+        TreeSet<String> known = new TreeSet<>(layers.handsSince(clock.today().minusYears(YEARS)));
         String mine = person.fullName();
         known.add(mine);
         return new Hands(mine, List.copyOf(known));

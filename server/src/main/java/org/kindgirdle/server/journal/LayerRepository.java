@@ -8,9 +8,11 @@ import java.util.Optional;
 import java.util.UUID;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.core.set.Method;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface LayerRepository extends JpaRepository<Layer, Long> {
@@ -60,4 +62,58 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
             Collection<String> steps, Collection<RootStage> full, RootStage nearly, LocalDate by, Limit limit);
 
     List<Layer> findByMotherIdAndPhaseNotAndLimbIdNotNullOrderById(long motherId, LayerPhase phase);
+
+    @Query("select distinct l.hand from Layer l where l.setOn >= :since and l.hand <> ''")
+    List<String> handsSince(LocalDate since);
+
+    boolean existsByMinutesIsNull();
+
+    /** How many of something there are, by its id. */
+    record Count(long id, long layers) {}
+
+    @Query("""
+            select new org.kindgirdle.server.journal.LayerRepository$Count(l.motherId, count(*))
+            from Layer l where l.phase <> :without group by l.motherId
+            """)
+    List<Count> countByMother(LayerPhase without);
+
+    @Query("""
+            select new org.kindgirdle.server.journal.LayerRepository$Count(l.motherId, count(*))
+            from Layer l where l.phase = :phase and l.method in :methods group by l.motherId
+            """)
+    List<Count> countByMother(LayerPhase phase, Collection<Method> methods);
+
+    long countByMotherIdAndPhaseAndMethodIn(long motherId, LayerPhase phase, Collection<Method> methods);
+
+    @Query("""
+            select new org.kindgirdle.server.journal.SetCounts$SetCount(m.speciesCode, l.setOn, cast(count(*) as Integer))
+            from Layer l join Mother m on m.id = l.motherId
+            where l.setOn >= :from and l.setOn < :to and l.phase <> :without
+            group by m.speciesCode, l.setOn order by l.setOn
+            """)
+    List<SetCounts.SetCount> countSet(LocalDate from, LocalDate to, LayerPhase without);
+
+    /** How many layers are in a phase, and whether they have stood on a rung of the ladder. */
+    record PhaseCount(LayerPhase phase, boolean offMother, long layers) {}
+
+    @Query("""
+            select new org.kindgirdle.server.journal.LayerRepository$PhaseCount(
+                l.phase, case when l.rung is null then false else true end, count(*))
+            from Layer l join Mother m on m.id = l.motherId where m.speciesCode = :species
+            group by l.phase, case when l.rung is null then false else true end
+            """)
+    List<PhaseCount> countByPhase(String species);
+
+    /** The year, the phase, and how many there are. */
+    record YearCount(int year, LayerPhase phase, long layers) {}
+
+    @Query("""
+            select new org.kindgirdle.server.journal.LayerRepository$YearCount(year(l.setOn), l.phase, count(*))
+            from Layer l where l.motherId = :motherId and l.phase <> :without group by year(l.setOn), l.phase
+            """)
+    List<YearCount> countByYear(long motherId, LayerPhase without);
+
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
+    @Query("update Layer l set l.motherId = :into where l.motherId = :from")
+    void move(long from, long into);
 }

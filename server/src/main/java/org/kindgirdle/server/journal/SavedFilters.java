@@ -8,7 +8,6 @@ import java.util.List;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.springframework.http.HttpStatus;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,11 +25,11 @@ class SavedFilters {
 
     private static final int MOST = 40;
 
-    private final JdbcTemplate jdbc;
+    private final SavedFilterRepository filters;
     private final CurrentPerson person;
 
-    SavedFilters(JdbcTemplate jdbc, CurrentPerson person) {
-        this.jdbc = jdbc;
+    SavedFilters(SavedFilterRepository filters, CurrentPerson person) {
+        this.filters = filters;
         this.person = person;
     }
 
@@ -44,34 +43,35 @@ class SavedFilters {
 
     @GetMapping
     List<SavedFilter> all() {
-        return jdbc.query(
-                "select id, name, query from saved_filter where person_id = ? order by name",
-                (row, index) -> new SavedFilter(row.getLong(1), row.getString(2), row.getString(3)),
-                person.id());
+        return filters.findByPersonIdOrderByName(person.id()).stream()
+                .map(one -> new SavedFilter(one.id == null ? 0 : one.id, one.name, one.query))
+                .toList();
     }
 
     @PutMapping
     @Transactional
     public List<SavedFilter> save(@Valid @RequestBody FilterRequest filter) {
-        List<SavedFilter> before = all();
-        boolean isNew = before.stream()
-                .noneMatch(one -> one.name().equalsIgnoreCase(filter.name().strip()));
-        if (isNew && before.size() >= MOST) {
-            throw ProblemException.invalid(
-                    "name", filter.name(), "at most " + MOST + " filters", "Throw one away before you save another.");
+        String name = filter.name().strip();
+        SavedFilterRow row = filters.findByPersonIdAndName(person.id(), name).orElse(null);
+        if (row == null) {
+            if (filters.countByPersonId(person.id()) >= MOST) {
+                throw ProblemException.invalid(
+                        "name",
+                        filter.name(),
+                        "at most " + MOST + " filters",
+                        "Throw one away before you save another.");
+            }
+            row = new SavedFilterRow(person.id(), name);
         }
-        jdbc.update(
-                "insert into saved_filter (person_id, name, query) values (?, ?, ?)"
-                        + " on duplicate key update query = value(query)",
-                person.id(),
-                filter.name().strip(),
-                filter.query());
+        row.query = filter.query();
+        filters.save(row);
         return all();
     }
 
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void delete(@PathVariable long id) {
-        jdbc.update("delete from saved_filter where id = ? and person_id = ?", id, person.id());
+    @Transactional
+    public void delete(@PathVariable long id) {
+        filters.remove(id, person.id());
     }
 }

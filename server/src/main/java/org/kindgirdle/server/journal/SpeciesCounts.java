@@ -1,17 +1,17 @@
 package org.kindgirdle.server.journal;
 
+import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.learn.Share;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /** How the finished layers of a species went. */
 @Component
 public class SpeciesCounts {
 
-    private final JdbcTemplate jdbc;
+    private final LayerRepository layers;
 
-    SpeciesCounts(JdbcTemplate jdbc) {
-        this.jdbc = jdbc;
+    SpeciesCounts(LayerRepository layers) {
+        this.layers = layers;
     }
 
     /**
@@ -21,16 +21,22 @@ public class SpeciesCounts {
     public record Counts(Share rooted, Share established) {}
 
     public Counts of(String speciesCode) {
-        // a layer that was lost after severance has stood on a rung of the ladder
-        return jdbc.queryForObject(
-                "select coalesce(sum(l.phase in ('SEVERED', 'POTTED', 'RELEASED') or l.rung is not null), 0),"
-                        + " coalesce(sum(l.phase = 'LOST' and l.rung is null), 0),"
-                        + " coalesce(sum(l.phase = 'RELEASED'), 0),"
-                        + " coalesce(sum(l.phase = 'LOST' and l.rung is not null), 0)"
-                        + " from layer l join mother m on m.id = l.mother_id where m.species_code = ?",
-                (row, number) -> new Counts(
-                        new Share(row.getInt(1), row.getInt(1) + row.getInt(2)),
-                        new Share(row.getInt(3), row.getInt(3) + row.getInt(4))),
-                speciesCode);
+        int rooted = 0;
+        int lostBefore = 0;
+        int released = 0;
+        int lostAfter = 0;
+        for (LayerRepository.PhaseCount one : layers.countByPhase(speciesCode)) {
+            int count = (int) one.layers();
+            // a layer that was lost after severance has stood on a rung of the ladder
+            boolean off = one.offMother()
+                    || one.phase() == LayerPhase.SEVERED
+                    || one.phase() == LayerPhase.POTTED
+                    || one.phase() == LayerPhase.RELEASED;
+            rooted += off ? count : 0;
+            released += one.phase() == LayerPhase.RELEASED ? count : 0;
+            lostBefore += one.phase() == LayerPhase.LOST && !one.offMother() ? count : 0;
+            lostAfter += one.phase() == LayerPhase.LOST && one.offMother() ? count : 0;
+        }
+        return new Counts(new Share(rooted, rooted + lostBefore), new Share(released, released + lostAfter));
     }
 }

@@ -2,9 +2,12 @@ package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.layer.LayerEvent;
@@ -14,7 +17,6 @@ import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.server.nursery.Mothers;
 import org.springframework.context.event.EventListener;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,12 +24,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Takings {
 
-    private final JdbcTemplate jdbc;
     private final LayerRepository layers;
     private final Journals journals;
 
-    Takings(JdbcTemplate jdbc, LayerRepository layers, Journals journals) {
-        this.jdbc = jdbc;
+    Takings(LayerRepository layers, Journals journals) {
         this.layers = layers;
         this.journals = journals;
     }
@@ -63,13 +63,23 @@ public class Takings {
 
     /** The newest first; what was taken back does not count. */
     public List<Year> of(long motherId) {
-        return jdbc.query(
-                "select year(set_on), count(*), sum(phase = 'ON_MOTHER'), sum(phase in ('SEVERED', 'POTTED')),"
-                        + " sum(phase = 'RELEASED'), sum(phase = 'LOST') from layer"
-                        + " where mother_id = ? and phase <> 'WITHDRAWN' group by year(set_on) order by 1 desc",
-                (row, number) -> new Year(
-                        row.getInt(1), row.getInt(2), row.getInt(3), row.getInt(4), row.getInt(5), row.getInt(6)),
-                motherId);
+        Map<Integer, Map<LayerPhase, Integer>> years = new TreeMap<>(Comparator.reverseOrder());
+        layers.countByYear(motherId, LayerPhase.WITHDRAWN)
+                .forEach(one -> years.computeIfAbsent(one.year(), year -> new EnumMap<>(LayerPhase.class))
+                        .put(one.phase(), (int) one.layers()));
+        return years.entrySet().stream()
+                .map(one -> year(one.getKey(), one.getValue()))
+                .toList();
+    }
+
+    private static Year year(int year, Map<LayerPhase, Integer> of) {
+        return new Year(
+                year,
+                of.values().stream().mapToInt(Integer::intValue).sum(),
+                of.getOrDefault(LayerPhase.ON_MOTHER, 0),
+                of.getOrDefault(LayerPhase.SEVERED, 0) + of.getOrDefault(LayerPhase.POTTED, 0),
+                of.getOrDefault(LayerPhase.RELEASED, 0),
+                of.getOrDefault(LayerPhase.LOST, 0));
     }
 
     /** By the limb's id; limbs on which nothing was set are left out. */
@@ -128,7 +138,6 @@ public class Takings {
     /** What was set under one record of a plant belongs to the other one from now on. */
     @EventListener
     void onMerger(Mothers.Merged merger) {
-        layers.flush();
-        jdbc.update("update layer set mother_id = ? where mother_id = ?", merger.into(), merger.from());
+        layers.move(merger.from(), merger.into());
     }
 }

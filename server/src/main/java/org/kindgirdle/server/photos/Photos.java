@@ -9,8 +9,6 @@ import java.security.DigestOutputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
@@ -18,20 +16,19 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
 /** Pictures of layers. One that was thrown away is shown no more, and stays. */
 @Service
 class Photos {
 
-    private final JdbcTemplate jdbc;
+    private final LayerPhotoRepository photos;
     private final PhotoFolder folder;
     private final BusinessClock clock;
     private final CurrentPerson person;
 
-    Photos(JdbcTemplate jdbc, PhotoFolder folder, BusinessClock clock, CurrentPerson person) {
-        this.jdbc = jdbc;
+    Photos(LayerPhotoRepository photos, PhotoFolder folder, BusinessClock clock, CurrentPerson person) {
+        this.photos = photos;
         this.folder = folder;
         this.clock = clock;
         this.person = person;
@@ -60,19 +57,15 @@ class Photos {
         long layer = layer(code);
         String hash = hash(picture.jpeg());
         folder.keep(hash, picture);
-        jdbc.update(
-                "insert into layer_photo (uuid, layer_id, record_uuid, sha256, width, height, bytes, occurred_at,"
-                        + " recorded_at, person_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                id.toString(),
-                layer,
-                recordId == null ? null : recordId.toString(),
-                hash,
-                picture.width(),
-                picture.height(),
-                picture.jpeg().length,
-                utc(occurredAt),
-                utc(clock.systemNow()),
-                person.id());
+        LayerPhotoRow row = new LayerPhotoRow(id, layer, person.id());
+        row.recordUuid = recordId;
+        row.sha256 = hash;
+        row.width = picture.width();
+        row.height = picture.height();
+        row.bytes = picture.jpeg().length;
+        row.occurredAt = occurredAt;
+        row.recordedAt = clock.systemNow();
+        photos.save(row);
         return of(code).stream()
                 .filter(photo -> photo.id().equals(id))
                 .findFirst()
@@ -81,54 +74,37 @@ class Photos {
 
     /** Of one layer, the newest first; those that were taken away among them, for nothing goes without a trace. */
     List<PhotoView> of(String code) {
-        return jdbc.query(
-                "select f.uuid, f.sha256, f.width, f.height, f.occurred_at, p.full_name, f.record_uuid, f.withdrawn_at,"
-                        + " w.full_name from layer_photo f join layer l on l.id = f.layer_id"
-                        + " join person p on p.id = f.person_id left join person w on w.id = f.withdrawn_by"
-                        + " where l.code = ? order by f.occurred_at desc, f.id desc",
-                (row, index) -> new PhotoView(
-                        UUID.fromString(row.getString(1)),
-                        row.getString(2),
-                        row.getInt(3),
-                        row.getInt(4),
-                        row.getObject(5, LocalDateTime.class).toInstant(ZoneOffset.UTC),
-                        row.getString(6),
-                        row.getString(7) == null ? null : UUID.fromString(row.getString(7)),
-                        instant(row.getObject(8, LocalDateTime.class)),
-                        row.getString(9)),
-                code);
+        return photos.of(code).stream()
+                .map(one -> new PhotoView(
+                        one.photo().uuid,
+                        one.photo().sha256,
+                        one.photo().width,
+                        one.photo().height,
+                        one.photo().occurredAt,
+                        one.by(),
+                        one.photo().recordUuid,
+                        one.photo().withdrawnAt,
+                        one.withdrawnBy()))
+                .toList();
     }
 
     /** One's own; another's only by an owner. */
     void withdraw(String code, UUID id) {
-        Long by = jdbc
-                .queryForList(
-                        "select person_id from layer_photo where uuid = ? and layer_id = ?",
-                        Long.class,
-                        id.toString(),
-                        layer(code))
-                .stream()
-                .findFirst()
-                .orElseThrow(() -> ProblemException.notFound("photo", id));
-        if (by != person.id() && !person.isOwner()) {
+        LayerPhotoRow photo =
+                photos.findByUuidAndLayerId(id, layer(code)).orElseThrow(() -> ProblemException.notFound("photo", id));
+        if (photo.personId != person.id() && !person.isOwner()) {
             throw ProblemException.forbidden(
                     "Somebody else took this picture. Ask them, or an owner, to take it away.");
         }
-        jdbc.update(
-                "update layer_photo set withdrawn_at = ?, withdrawn_by = ? where uuid = ? and withdrawn_at is null",
-                utc(clock.systemNow()),
-                person.id(),
-                id.toString());
-    }
-
-    private static @Nullable Instant instant(@Nullable LocalDateTime utc) {
-        return utc == null ? null : utc.toInstant(ZoneOffset.UTC);
+        if (photo.withdrawnAt == null) {
+            photo.withdrawnAt = clock.systemNow();
+            photo.withdrawnBy = person.id();
+            photos.save(photo);
+        }
     }
 
     private long layer(String code) {
-        return jdbc.queryForList("select id from layer where code = ?", Long.class, code).stream()
-                .findFirst()
-                .orElseThrow(() -> ProblemException.notFound("layer", code));
+        return photos.layerId(code).orElseThrow(() -> ProblemException.notFound("layer", code));
     }
 
     static String hash(byte[] bytes) {
@@ -150,9 +126,5 @@ class Photos {
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
         }
-    }
-
-    private static LocalDateTime utc(Instant moment) {
-        return LocalDateTime.ofInstant(moment, ZoneOffset.UTC);
     }
 }

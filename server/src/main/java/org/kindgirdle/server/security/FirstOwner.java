@@ -4,7 +4,6 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -12,12 +11,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class FirstOwner {
 
-    private final JdbcTemplate jdbc;
+    private final FirstOwnerLinkRepository links;
     private final People people;
     private final String address;
 
-    FirstOwner(JdbcTemplate jdbc, People people, @Value("${kindgirdle.address:http://127.0.0.1:8080}") String address) {
-        this.jdbc = jdbc;
+    FirstOwner(
+            FirstOwnerLinkRepository links,
+            People people,
+            @Value("${kindgirdle.address:http://127.0.0.1:8080}") String address) {
+        this.links = links;
         this.people = people;
         this.address = address;
     }
@@ -28,14 +30,14 @@ class FirstOwner {
             return;
         }
         String token = Secrets.token();
-        jdbc.update("replace into first_owner_link (id, token_hash) values (1, ?)", Secrets.hash(token));
+        links.save(new FirstOwnerLinkRow(Secrets.hash(token)));
         System.out.println(
                 "No one can sign in yet. Make the first owner at: " + address + "/first-owner?token=" + token);
     }
 
     @Transactional
     People.PersonView claim(String token, String name, String fullName, String password) {
-        int used = jdbc.update("delete from first_owner_link where id = 1 and token_hash = ?", Secrets.hash(token));
+        int used = links.use(Secrets.hash(token));
         if (used != 1 || !people.isEmpty()) {
             throw ProblemException.forbidden(
                     "This link does not count any more. The newest is printed when the server starts without people.");

@@ -9,7 +9,6 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
@@ -20,14 +19,16 @@ import org.springframework.stereotype.Component;
 @Component
 public class BusinessClock {
 
-    private final JdbcTemplate jdbc;
+    private static final ZoneId UTC = ZoneId.of("UTC");
+
+    private final DemoClockRepository rows;
     private final Clock system;
     private final boolean demo;
     /** When the demo's day was begun, by the system clock. */
     private volatile Instant dayBegunAt;
 
-    BusinessClock(JdbcTemplate jdbc, Clock system, @Value("${kindgirdle.demo:false}") boolean demo) {
-        this.jdbc = jdbc;
+    BusinessClock(DemoClockRepository rows, Clock system, @Value("${kindgirdle.demo:false}") boolean demo) {
+        this.rows = rows;
         this.system = system;
         this.demo = demo;
         this.dayBegunAt = system.instant();
@@ -39,14 +40,12 @@ public class BusinessClock {
 
     /** The site's zone; UTC until there is a site. */
     public ZoneId zone() {
-        return jdbc.query(
-                "select zone from site where id = 1",
-                rows -> rows.next() ? ZoneId.of(rows.getString(1)) : ZoneId.of("UTC"));
+        return rows.zone().map(ZoneId::of).orElse(UTC);
     }
 
     /** Today at the site. */
     public LocalDate today() {
-        return demo ? jdbc.queryForObject("select today from demo_clock where id = 1", LocalDate.class) : systemDay();
+        return demo ? rows.today() : systemDay();
     }
 
     /** How many days the business clock is ahead of the system's; 0 outside the demo. */
@@ -83,7 +82,7 @@ public class BusinessClock {
         if (!demo || day.isBefore(today())) {
             return false;
         }
-        boolean another = jdbc.update("update demo_clock set today = ? where id = 1 and today < ?", day, day) == 1;
+        boolean another = rows.moveTo(day) == 1;
         if (another) {
             dayBegunAt = system.instant();
         }

@@ -1,9 +1,6 @@
 package org.kindgirdle.server.time;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.mockito.ArgumentMatchers.anyString;
-import static org.mockito.ArgumentMatchers.contains;
-import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
@@ -14,27 +11,24 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.mockito.ArgumentMatchers;
-import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.ResultSetExtractor;
 
 /** The nursery's day and time against the system's, over the turn of winter and summer time and over midnight. */
 class BusinessClockTest {
 
     private static final LocalDate DAY = LocalDate.of(2026, 7, 10);
 
-    private final JdbcTemplate jdbc = mock(JdbcTemplate.class);
+    private final DemoClockRepository rows = mock(DemoClockRepository.class);
     private final Clock system = mock(Clock.class);
 
     private BusinessClock at(String zone, String instant, boolean demo) {
-        when(jdbc.query(anyString(), ArgumentMatchers.<ResultSetExtractor<ZoneId>>any()))
-                .thenReturn(ZoneId.of(zone));
-        when(jdbc.queryForObject(anyString(), eq(LocalDate.class))).thenReturn(DAY);
+        when(rows.zone()).thenReturn(Optional.of(zone));
+        when(rows.today()).thenReturn(DAY);
         system(instant);
-        return new BusinessClock(jdbc, system, demo);
+        return new BusinessClock(rows, system, demo);
     }
 
     private void system(String instant) {
@@ -74,10 +68,10 @@ class BusinessClockTest {
         BusinessClock clock = at("Europe/London", "2026-11-30T23:59:00Z", true);
         system("2026-12-03T11:00:00Z");
         LocalDate next = DAY.plusDays(1);
-        when(jdbc.update(contains("today < ?"), eq(next), eq(next))).thenReturn(1);
+        when(rows.moveTo(next)).thenReturn(1);
 
         assertThat(clock.moveTo(next)).isTrue();
-        when(jdbc.queryForObject(anyString(), eq(LocalDate.class))).thenReturn(next);
+        when(rows.today()).thenReturn(next);
         assertThat(clock.now()).isEqualTo("2026-07-11T10:00:00Z");
         assertThat(clock.moveTo(DAY)).isFalse();
     }

@@ -1,0 +1,48 @@
+package org.kindgirdle.server.calendar;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+
+/** What calendars were told last under one identity. */
+@Entity
+@Table(name = "calendar_entry")
+class CalendarEntryRow {
+
+    @Id
+    String uid = "";
+
+    LocalDate fromDay = LocalDate.EPOCH;
+    LocalDate toDay = LocalDate.EPOCH;
+    String summary = "";
+
+    @Column(columnDefinition = "text")
+    String description = "";
+
+    int sequence;
+    Instant changedAt = Instant.EPOCH;
+    boolean cancelled;
+
+    protected CalendarEntryRow() {}
+
+    CalendarEntryRow(String uid) {
+        this.uid = uid;
+    }
+
+    Told.ToldEntry told() {
+        return new Told.ToldEntry(new Entry(uid, fromDay, toDay, summary, description), sequence, changedAt, cancelled);
+    }
+
+    void tell(Told.ToldEntry told) {
+        fromDay = told.entry().from();
+        toDay = told.entry().to();
+        summary = told.entry().summary();
+        description = told.entry().description();
+        sequence = told.sequence();
+        changedAt = told.changedAt();
+        cancelled = told.cancelled();
+    }
+}
