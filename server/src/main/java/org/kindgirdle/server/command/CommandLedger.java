@@ -3,8 +3,6 @@ package org.kindgirdle.server.command;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.UUID;
@@ -12,7 +10,6 @@ import java.util.function.Supplier;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -24,13 +21,13 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class CommandLedger {
 
-    private final JdbcTemplate jdbc;
+    private final CommandRepository commands;
     private final JsonMapper json;
     private final BusinessClock clock;
     private final CurrentPerson person;
 
-    CommandLedger(JdbcTemplate jdbc, JsonMapper json, BusinessClock clock, CurrentPerson person) {
-        this.jdbc = jdbc;
+    CommandLedger(CommandRepository commands, JsonMapper json, BusinessClock clock, CurrentPerson person) {
+        this.commands = commands;
         this.json = json;
         this.clock = clock;
         this.person = person;
@@ -48,28 +45,20 @@ public class CommandLedger {
         String hash = hash(kind, body);
         long who = person.id();
         // the unique key makes a second sender wait here until the first has committed or gone
-        int written = jdbc.update(
-                "insert ignore into command (id, person_id, kind, body_hash, response, created_at)"
-                        + " values (?, ?, ?, ?, 'null', ?)",
-                id.toString(),
-                who,
-                kind,
-                hash,
-                LocalDateTime.ofInstant(clock.systemNow(), ZoneOffset.UTC));
+        int written = commands.begin(id.toString(), who, kind, hash, clock.systemNow());
         if (written == 0) {
-            Map<String, Object> stored =
-                    jdbc.queryForMap("select person_id, body_hash, response from command where id = ?", id.toString());
-            if (!hash.equals(stored.get("body_hash")) || who != ((Number) stored.get("person_id")).longValue()) {
+            CommandRow stored = commands.findById(id).orElseThrow();
+            if (!hash.equals(stored.bodyHash) || who != stored.personId) {
                 throw ProblemException.conflict(
                         "This UUID was used already",
                         "Command " + id + " was sent before with something else in it. Nothing was written."
                                 + " Send a new command under a new UUID.",
                         Map.of("commandId", id));
             }
-            return json.readValue((String) stored.get("response"), type);
+            return json.readValue(stored.response, type);
         }
         T answer = effect.get();
-        jdbc.update("update command set response = ? where id = ?", json.writeValueAsString(answer), id.toString());
+        commands.answer(id, json.writeValueAsString(answer));
         return answer;
     }
 

@@ -38,7 +38,6 @@ import org.kindgirdle.server.security.Role;
 import org.kindgirdle.server.security.SignedIn;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.core.annotation.Order;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -65,7 +64,6 @@ class DemoNursery implements BeforeServing {
     private final DemoLives lives;
     private final DemoLeftovers leftovers;
     private final DemoBench bench;
-    private final JdbcTemplate jdbc;
     private final TransactionTemplate transaction;
 
     DemoNursery(
@@ -81,7 +79,6 @@ class DemoNursery implements BeforeServing {
             DemoLives lives,
             DemoLeftovers leftovers,
             DemoBench bench,
-            JdbcTemplate jdbc,
             TransactionTemplate transaction) {
         this.clock = clock;
         this.nursery = nursery;
@@ -95,7 +92,6 @@ class DemoNursery implements BeforeServing {
         this.lives = lives;
         this.leftovers = leftovers;
         this.bench = bench;
-        this.jdbc = jdbc;
         this.transaction = transaction;
     }
 
@@ -109,7 +105,7 @@ class DemoNursery implements BeforeServing {
     }
 
     private void load() {
-        jdbc.update("replace into demo_clock (id, today) values (1, ?)", DemoPastPlan.FIRST_DAY);
+        clock.beginDemoOn(DemoPastPlan.FIRST_DAY);
         people.add("maren", "Maren Tollwick", PASSWORD, Role.OWNER);
         people.add("ivo", "Ivo Sandmoor", PASSWORD, Role.GROWER);
         people.add("pell", "Pell Ashdrake", PASSWORD, Role.VIEWER);

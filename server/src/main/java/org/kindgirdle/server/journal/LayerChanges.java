@@ -2,15 +2,12 @@ package org.kindgirdle.server.journal;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.UUID;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.RowMapper;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 
 /** What has been recorded of layers lately, by anyone. */
@@ -20,16 +17,13 @@ public class LayerChanges {
     /** A row may be committed later than one that was stamped after it: so much is asked for again. */
     private static final int OVERLAP_SECONDS = 15;
 
-    private static final int MOST = 500;
+    private static final Limit MOST = Limit.of(500);
 
-    private static final String SELECT = "select e.uuid, l.code, e.kind, e.person_id, p.full_name, e.occurred_at,"
-            + " e.recorded_at from layer_event e join layer l on l.id = e.layer_id join person p on p.id = e.person_id";
-
-    private final JdbcTemplate jdbc;
+    private final LayerEventRepository events;
     private final BusinessClock clock;
 
-    LayerChanges(JdbcTemplate jdbc, BusinessClock clock) {
-        this.jdbc = jdbc;
+    LayerChanges(LayerEventRepository events, BusinessClock clock) {
+        this.events = events;
         this.clock = clock;
     }
 
@@ -46,11 +40,7 @@ public class LayerChanges {
     /** What was recorded since a moment. Beyond the newest 500 it says nothing of the older ones. */
     public Changes since(Instant moment) {
         Instant now = clock.systemNow();
-        List<LayerChange> newest = jdbc.query(
-                SELECT + " where e.recorded_at >= ? and e.kind <> 'SET' order by e.recorded_at desc, e.id desc limit "
-                        + MOST,
-                CHANGE,
-                utc(moment.minusSeconds(OVERLAP_SECONDS)));
+        List<LayerChange> newest = events.changesSince(moment.minusSeconds(OVERLAP_SECONDS), RecordKind.SET, MOST);
         return new Changes(now, inOrder(newest));
     }
 
@@ -62,12 +52,7 @@ public class LayerChanges {
                 .toLocalDate()
                 .atStartOfDay(clock.zone())
                 .toInstant();
-        return jdbc.query(
-                SELECT + " where e.recorded_at >= ? and e.on_date = ? and e.kind <> 'SET'"
-                        + " order by e.recorded_at desc, e.id desc limit " + MOST,
-                CHANGE,
-                utc(midnight),
-                today);
+        return events.changesOf(today, midnight, RecordKind.SET, MOST);
     }
 
     private static List<LayerChange> inOrder(List<LayerChange> newestFirst) {
@@ -75,17 +60,4 @@ public class LayerChanges {
         Collections.reverse(all);
         return all;
     }
-
-    private static LocalDateTime utc(Instant moment) {
-        return LocalDateTime.ofInstant(moment, ZoneOffset.UTC);
-    }
-
-    private static final RowMapper<LayerChange> CHANGE = (row, index) -> new LayerChange(
-            UUID.fromString(row.getString("uuid")),
-            row.getString("code"),
-            RecordKind.valueOf(row.getString("kind")),
-            row.getLong("person_id"),
-            row.getString("full_name"),
-            row.getObject("occurred_at", LocalDateTime.class).toInstant(ZoneOffset.UTC),
-            row.getObject("recorded_at", LocalDateTime.class).toInstant(ZoneOffset.UTC));
 }

@@ -1,12 +1,28 @@
 package org.kindgirdle.server.journal;
 
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface LayerEventRepository extends JpaRepository<LayerEventRow, Long> {
 
     List<LayerEventRow> findByLayerIdOrderById(long layerId);
 
     List<LayerEventRow> findByLayerIdInOrderById(Collection<Long> layerIds);
+
+    String CHANGE =
+            "select new org.kindgirdle.server.journal.LayerChanges$LayerChange(e.uuid, l.code, e.kind, e.personId,"
+                    + " p.fullName, e.occurredAt, e.recordedAt) from LayerEventRow e join Layer l on l.id = e.layerId"
+                    + " join Person p on p.id = e.personId";
+
+    @Query(CHANGE + " where e.recordedAt >= :moment and e.kind <> :without order by e.recordedAt desc, e.id desc")
+    List<LayerChanges.LayerChange> changesSince(Instant moment, RecordKind without, Limit limit);
+
+    @Query(CHANGE + " where e.recordedAt >= :since and e.onDate = :day and e.kind <> :without"
+            + " order by e.recordedAt desc, e.id desc")
+    List<LayerChanges.LayerChange> changesOf(LocalDate day, Instant since, RecordKind without, Limit limit);
 }

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.journal;
 
+import jakarta.persistence.EntityManager;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -25,7 +26,6 @@ import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,7 +42,7 @@ public class LayerJournal {
     private final Snapshots snapshots;
     private final BusinessClock clock;
     private final CurrentPerson person;
-    private final JdbcTemplate jdbc;
+    private final EntityManager entities;
     private final NurseryLock lock;
     private final TipFirst tipFirst;
     private final Releases releases;
@@ -55,7 +55,7 @@ public class LayerJournal {
             Snapshots snapshots,
             BusinessClock clock,
             CurrentPerson person,
-            JdbcTemplate jdbc,
+            EntityManager entities,
             NurseryLock lock,
             TipFirst tipFirst,
             Releases releases,
@@ -66,7 +66,7 @@ public class LayerJournal {
         this.snapshots = snapshots;
         this.clock = clock;
         this.person = person;
-        this.jdbc = jdbc;
+        this.entities = entities;
         this.lock = lock;
         this.tipFirst = tipFirst;
         this.releases = releases;
@@ -108,7 +108,7 @@ public class LayerJournal {
     public List<String> set(UUID batchId, List<NewLayer> all) {
         lock.share();
         NurserySnapshot nursery = snapshots.take();
-        int number = LayerNumbers.take(jdbc, -1, all.size());
+        int number = LayerNumbers.take(entities, -1, all.size());
         List<Layer> rows = new ArrayList<>();
         List<LayerEventRow> records = new ArrayList<>();
         for (NewLayer one : all) {

@@ -1,9 +1,10 @@
 package org.kindgirdle.server.journal;
 
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.util.Map;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.problem.ProblemException;
-import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Gives out the numbers of new layers, from which their codes are made. */
 final class LayerNumbers {
@@ -16,11 +17,9 @@ final class LayerNumbers {
      * @return the first of them; the others follow it
      * @throws ProblemException if there are no codes left for so many
      */
-    static int take(JdbcTemplate jdbc, int above, int count) {
-        jdbc.update(
-                "update counter set next_value = greatest(next_value, ?) + ? where name = 'layer'", above + 1, count);
-        Integer after = jdbc.queryForObject("select next_value from counter where name = 'layer'", Integer.class);
-        int next = after == null ? count : after;
+    static int take(EntityManager rows, int above, int count) {
+        CounterRow counter = rows.find(CounterRow.class, CounterRow.LAYERS, LockModeType.PESSIMISTIC_WRITE);
+        int next = Math.max(counter.nextValue, above + 1) + count;
         if (next > LayerCode.CAPACITY) {
             throw ProblemException.conflict(
                     "There are no codes left for so many layers",
@@ -29,6 +28,7 @@ final class LayerNumbers {
                             + " or leave the oldest out.",
                     Map.of("capacity", LayerCode.CAPACITY));
         }
+        counter.nextValue = next;
         return next - count;
     }
 }

@@ -3,9 +3,7 @@ package org.kindgirdle.server.journal;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -22,7 +20,6 @@ import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,7 +42,6 @@ public class Loading {
     private final RecordCodec codec;
     private final Snapshots snapshots;
     private final BusinessClock clock;
-    private final JdbcTemplate jdbc;
     private final NurseryLock lock;
     private final EntityManager entities;
 
@@ -55,7 +51,6 @@ public class Loading {
             RecordCodec codec,
             Snapshots snapshots,
             BusinessClock clock,
-            JdbcTemplate jdbc,
             NurseryLock lock,
             EntityManager entities) {
         this.layers = layers;
@@ -63,7 +58,6 @@ public class Loading {
         this.codec = codec;
         this.snapshots = snapshots;
         this.clock = clock;
-        this.jdbc = jdbc;
         this.lock = lock;
         this.entities = entities;
     }
@@ -166,9 +160,7 @@ public class Loading {
             }
             Projections.write(layer, Projections.of(layer, journal, nursery), journal.size(), nursery);
         }
-        layers.flush();
         insert(fresh);
-        entities.clear();
     }
 
     /** The numbers under which they are kept: that of a layer's own code, or the next. */
@@ -180,7 +172,7 @@ public class Loading {
                 .max()
                 .orElse(-1);
         int fresh = (int) all.stream().filter(one -> one.code() == null).count();
-        int next = LayerNumbers.take(jdbc, beyond, fresh);
+        int next = LayerNumbers.take(entities, beyond, fresh);
         int[] numbers = new int[all.size()];
         for (int i = 0; i < numbers.length; i++) {
             String code = all.get(i).code();
@@ -216,8 +208,10 @@ public class Loading {
                     number,
                     one.records().stream().map(noted -> row(noted, zone)).toList());
         }
-        Map<Integer, Long> ids = LayerInsert.write(jdbc, rows);
-        records.forEach((number, own) -> own.forEach(row -> row.layerId = Objects.requireNonNull(ids.get(number))));
+        rows.forEach(layer -> {
+            entities.persist(layer);
+            records.getOrDefault(layer.number, List.of()).forEach(row -> row.layerId = layer.id());
+        });
         insert(records.values().stream().flatMap(List::stream).toList());
         return rows.stream().map(layer -> layer.code).toList();
     }
@@ -232,30 +226,11 @@ public class Loading {
                 noted.what());
     }
 
-    /** Past the entities as well. */
-    private void insert(List<LayerEventRow> rows) {
-        jdbc.batchUpdate(
-                "insert into layer_event (id, uuid, layer_id, kind, on_date, occurred_at, recorded_at,"
-                        + " clock_offset_days, person_id, corrects, details, note, ready10_on, ready50_on, ready90_on)"
-                        + " values (next value for layer_event_seq, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                rows,
-                AT_ONCE,
-                (statement, row) -> {
-                    statement.setString(1, row.uuid.toString());
-                    statement.setLong(2, row.layerId);
-                    statement.setString(3, row.kind.name());
-                    statement.setObject(4, row.onDate);
-                    statement.setObject(5, LocalDateTime.ofInstant(row.occurredAt, ZoneOffset.UTC));
-                    statement.setObject(6, LocalDateTime.ofInstant(row.recordedAt, ZoneOffset.UTC));
-                    statement.setInt(7, row.clockOffsetDays);
-                    statement.setLong(8, row.personId);
-                    statement.setString(9, row.corrects == null ? null : row.corrects.toString());
-                    statement.setString(10, row.details);
-                    statement.setString(11, row.note);
-                    statement.setObject(12, row.ready10On);
-                    statement.setObject(13, row.ready50On);
-                    statement.setObject(14, row.ready90On);
-                });
+    /** Written in batches, and then let go: nothing of it is read again. */
+    private void insert(List<LayerEventRow> records) {
+        records.forEach(entities::persist);
+        entities.flush();
+        entities.clear();
     }
 
     private LayerEventRow row(Noted noted, ZoneId zone) {

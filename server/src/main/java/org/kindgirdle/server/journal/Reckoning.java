@@ -1,7 +1,6 @@
 package org.kindgirdle.server.journal;
 
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -10,11 +9,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Reckoning {
 
-    private final JdbcTemplate jdbc;
+    private final ReckoningRepository rows;
     private final ApplicationEventPublisher events;
 
-    Reckoning(JdbcTemplate jdbc, ApplicationEventPublisher events) {
-        this.jdbc = jdbc;
+    Reckoning(ReckoningRepository rows, ApplicationEventPublisher events) {
+        this.rows = rows;
         this.events = events;
     }
 
@@ -25,32 +24,29 @@ public class Reckoning {
     record Begun() {}
 
     public Progress progress() {
-        return jdbc.queryForObject(
-                "select running, done, total from reckoning where id = 1",
-                (row, number) -> new Progress(row.getBoolean(1), row.getInt(2), row.getInt(3)));
+        return rows.progress();
     }
 
     long nextId() {
-        Long next = jdbc.queryForObject("select next_id from reckoning where id = 1", Long.class);
-        return next == null ? 0 : next;
+        return rows.nextId();
     }
 
     @Transactional(propagation = Propagation.MANDATORY)
     void begin(int total) {
-        jdbc.update("update reckoning set next_id = 0, done = 0, total = ?, running = true where id = 1", total);
+        rows.begin(total);
         events.publishEvent(new Begun());
     }
 
     /** All were reckoned otherwise. */
     @Transactional(propagation = Propagation.MANDATORY)
     void cancel() {
-        jdbc.update("update reckoning set running = false where id = 1 and running");
+        rows.cancel();
     }
 
     /** @return {@code more} */
     @Transactional(propagation = Propagation.MANDATORY)
     boolean advance(long nextId, int some, boolean more) {
-        jdbc.update("update reckoning set next_id = ?, done = done + ?, running = ? where id = 1", nextId, some, more);
+        rows.advance(nextId, some, more);
         return more;
     }
 }

@@ -15,7 +15,6 @@ import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,7 +28,7 @@ public class Reprojection {
     private final LayerRepository layers;
     private final Journals journals;
     private final Snapshots snapshots;
-    private final JdbcTemplate jdbc;
+    private final DayTurnRepository turns;
     private final BusinessClock clock;
     private final NurseryLock lock;
     private final Weather weather;
@@ -41,7 +40,7 @@ public class Reprojection {
             LayerRepository layers,
             Journals journals,
             Snapshots snapshots,
-            JdbcTemplate jdbc,
+            DayTurnRepository turns,
             BusinessClock clock,
             NurseryLock lock,
             Weather weather,
@@ -51,7 +50,7 @@ public class Reprojection {
         this.layers = layers;
         this.journals = journals;
         this.snapshots = snapshots;
-        this.jdbc = jdbc;
+        this.turns = turns;
         this.clock = clock;
         this.lock = lock;
         this.weather = weather;
@@ -64,22 +63,16 @@ public class Reprojection {
     @Transactional
     public void turnDay() {
         LocalDate today = clock.today();
-        if (!isBehind("select as_of from day_turn where id = 1", today)) {
+        if (turns.hasTurnedTo(today)) {
             return;
         }
         lock.holdAlone();
-        jdbc.update("insert ignore into day_turn (id, as_of) values (1, '1970-01-01')");
         // whoever came second has waited for the lock, and finds the work done
-        if (isBehind("select as_of from day_turn where id = 1", today)) {
+        if (!turns.hasTurnedTo(today)) {
             weather.fetch(today);
             reckonLive();
-            jdbc.update("update day_turn set as_of = ? where id = 1", today);
+            turns.save(new DayTurnRow(today));
         }
-    }
-
-    private boolean isBehind(String select, LocalDate today) {
-        List<LocalDate> asOf = jdbc.queryForList(select, LocalDate.class);
-        return asOf.isEmpty() || asOf.get(0).isBefore(today);
     }
 
     @EventListener

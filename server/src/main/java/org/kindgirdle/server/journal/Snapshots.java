@@ -1,5 +1,6 @@
 package org.kindgirdle.server.journal;
 
+import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -12,7 +13,6 @@ import org.kindgirdle.server.nursery.LearnedTimes;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
 /** Takes snapshots of the master data; those of an edition and a day are made once. */
@@ -31,7 +31,7 @@ public class Snapshots {
     private final Climates climates;
     private final Weather weather;
     private final BusinessClock clock;
-    private final JdbcTemplate jdbc;
+    private final EntityManager rows;
     private final Map<Key, NurserySnapshot> kept =
             Collections.synchronizedMap(new LinkedHashMap<>(2 * KEPT, .75f, true) {
                 @Override
@@ -50,7 +50,7 @@ public class Snapshots {
             Climates climates,
             Weather weather,
             BusinessClock clock,
-            JdbcTemplate jdbc) {
+            EntityManager rows) {
         this.nursery = nursery;
         this.mothers = mothers;
         this.learned = learned;
@@ -58,7 +58,7 @@ public class Snapshots {
         this.climates = climates;
         this.weather = weather;
         this.clock = clock;
-        this.jdbc = jdbc;
+        this.rows = rows;
     }
 
     /** As of the business day. */
@@ -76,9 +76,11 @@ public class Snapshots {
     }
 
     private NurserySnapshot take(LocalDate asOf, LocalDate earliest) {
-        Key key = jdbc.queryForObject(
-                "select edition, (select min(set_on) from layer) from nursery_lock where id = 1",
-                (row, index) -> key(row.getString(1), row.getObject(2, LocalDate.class), asOf, earliest));
+        Object[] found = rows.createQuery(
+                        "select lock.edition, (select min(layer.setOn) from Layer layer) from NurseryLockRow lock",
+                        Object[].class)
+                .getSingleResult();
+        Key key = key((String) found[0], (LocalDate) found[1], asOf, earliest);
         NurserySnapshot known = kept.get(key);
         if (known == null) {
             known = new NurserySnapshot(nursery, mothers, learned, leaves, climates, weather, asOf, key.fromYear);

@@ -1,12 +1,11 @@
 package org.kindgirdle.server.learn;
 
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -14,20 +13,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TrialSlots {
 
-    private static final String SELECT = """
-            select s.id, s.trial_id, s.position, s.mother_id, s.limb_id, s.arm, s.layer_id, t.name, t.closed_on,
-                a.recipe_id assigned_recipe, l.code, l.recipe_id actual_recipe, l.rooted, b.name limb
-            from trial_slot s
-            join trial t on t.id = s.trial_id
-            join trial_arm a on a.trial_id = s.trial_id and a.number = s.arm
-            left join layer l on l.id = s.layer_id
-            left join limb b on b.id = s.limb_id
-            """;
+    private final TrialSlotRepository rows;
 
-    private final JdbcTemplate jdbc;
-
-    TrialSlots(JdbcTemplate jdbc) {
-        this.jdbc = jdbc;
+    TrialSlots(TrialSlotRepository rows) {
+        this.rows = rows;
     }
 
     /**
@@ -69,55 +58,27 @@ public class TrialSlots {
     /** By id; those that do not exist are left out. */
     @Transactional(readOnly = true)
     public Map<Long, Slot> find(Collection<Long> ids) {
-        Map<Long, Slot> found = new HashMap<>();
-        if (!ids.isEmpty()) {
-            String marks = ids.stream().map(id -> "?").collect(Collectors.joining(", "));
-            read(SELECT + "where s.id in (" + marks + ")", ids.toArray()).forEach(slot -> found.put(slot.id(), slot));
-        }
-        return found;
+        return ids.isEmpty()
+                ? Map.of()
+                : rows.of(ids).stream().collect(Collectors.toMap(Slot::id, Function.identity()));
     }
 
     /** Layers have been set there. */
     @Transactional
     public void fill(Map<Long, String> codes) {
-        jdbc.batchUpdate(
-                "update trial_slot set layer_id = (select id from layer where code = ?) where id = ? and layer_id is"
-                        + " null",
-                codes.entrySet().stream()
-                        .map(one -> new Object[] {one.getValue(), one.getKey()})
-                        .toList());
+        codes.forEach(rows::fill);
     }
 
     List<Slot> ofTrial(long trial) {
-        return read(SELECT + "where s.trial_id = ? order by s.position", trial);
+        return rows.ofTrial(trial);
     }
 
     /** Places of all trials, by trial. */
     Map<Long, List<Slot>> all() {
-        return read(SELECT + "order by s.trial_id, s.position").stream().collect(Collectors.groupingBy(Slot::trialId));
+        return rows.all().stream().collect(Collectors.groupingBy(Slot::trialId));
     }
 
     List<Slot> ofLayer(String code) {
-        return read(SELECT + "where l.code = ?", code);
-    }
-
-    private List<Slot> read(String sql, Object... arguments) {
-        return jdbc.query(
-                sql,
-                (row, number) -> new Slot(
-                        row.getLong("id"),
-                        row.getLong("trial_id"),
-                        row.getString("name"),
-                        row.getDate("closed_on") != null,
-                        row.getInt("position"),
-                        row.getLong("mother_id"),
-                        row.getObject("limb_id", Long.class),
-                        row.getString("limb"),
-                        row.getInt("arm"),
-                        row.getLong("assigned_recipe"),
-                        row.getString("code"),
-                        row.getObject("actual_recipe", Long.class),
-                        row.getObject("rooted", Boolean.class)),
-                arguments);
+        return rows.ofLayer(code);
     }
 }

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.learn;
 
+import jakarta.persistence.EntityManager;
 import java.security.SecureRandom;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -22,7 +23,6 @@ import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.RecipeView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,7 +40,8 @@ public class Trials {
     private final Snapshots snapshots;
     private final Limbs limbs;
     private final CurrentPerson person;
-    private final JdbcTemplate jdbc;
+    private final TrialSlotRepository slotRows;
+    private final EntityManager entities;
     private final SecureRandom random = new SecureRandom();
 
     Trials(
@@ -52,7 +53,8 @@ public class Trials {
             Snapshots snapshots,
             Limbs limbs,
             CurrentPerson person,
-            JdbcTemplate jdbc) {
+            TrialSlotRepository slotRows,
+            EntityManager entities) {
         this.trials = trials;
         this.slots = slots;
         this.words = words;
@@ -61,7 +63,8 @@ public class Trials {
         this.snapshots = snapshots;
         this.limbs = limbs;
         this.person = person;
-        this.jdbc = jdbc;
+        this.slotRows = slotRows;
+        this.entities = entities;
     }
 
     /** How many layers each of so many arms needs. */
@@ -140,17 +143,15 @@ public class Trials {
         long id = trials.saveAndFlush(row).id();
         for (int arm = 0; arm < recipes.size(); arm++) {
             RecipeView recipe = recipes.get(arm);
-            jdbc.update("insert into trial_arm values (?, ?, ?, ?)", id, arm, recipe.id(), recipe.number());
+            entities.persist(new TrialArmRow(id, arm, key(recipe.id()), recipe.number()));
         }
-        List<Object[]> rows = new ArrayList<>();
+        // the places refer to the arms
+        entities.flush();
         for (int i = 0; i < places.size(); i++) {
             TrialView.TrialPlaceEdit place = places.get(i);
-            rows.add(new Object[] {
-                id, i + 1, place.motherId(), place.limbId(), deal.arms().get(i)
-            });
+            entities.persist(new TrialSlotRow(
+                    id, i + 1, place.motherId(), place.limbId(), deal.arms().get(i)));
         }
-        jdbc.batchUpdate(
-                "insert into trial_slot (trial_id, position, mother_id, limb_id, arm) values (?, ?, ?, ?, ?)", rows);
         return page(row);
     }
 
@@ -288,19 +289,18 @@ public class Trials {
 
     private TrialView.TrialLine line(TrialRow row, List<TrialSlots.Slot> places, NurserySnapshot nursery) {
         List<TrialView.ArmView> arms = new ArrayList<>();
-        List<Map<String, Object>> kept = jdbc.queryForList(
-                "select number, recipe_id, recipe_number from trial_arm where trial_id = ? order by number", row.id());
-        for (Map<String, Object> arm : kept) {
-            int number = ((Number) arm.get("number")).intValue();
-            RecipeView recipe = nursery.recipe(((Number) arm.get("recipe_id")).longValue());
-            RecipeView first = nursery.recipe(((Number) kept.get(0).get("recipe_id")).longValue());
+        List<TrialArmRow> kept = slotRows.arms(row.id());
+        for (TrialArmRow arm : kept) {
+            int number = arm.key.number();
+            RecipeView recipe = nursery.recipe(arm.recipeId);
+            RecipeView first = nursery.recipe(kept.get(0).recipeId);
             List<TrialSlots.Slot> dealt =
                     places.stream().filter(slot -> slot.arm() == number).toList();
             arms.add(new TrialView.ArmView(
                     number,
                     TrialSlots.letter(number),
                     key(recipe.id()),
-                    ((Number) arm.get("recipe_number")).intValue(),
+                    arm.recipeNumber,
                     recipe.name(),
                     differences(first, recipe),
                     dealt.size(),

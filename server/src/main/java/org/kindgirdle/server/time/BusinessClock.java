@@ -77,6 +77,11 @@ public class BusinessClock {
         return system.instant().truncatedTo(ChronoUnit.MICROS);
     }
 
+    /** The day on which a demo begins that has nothing in it yet. */
+    public void beginDemoOn(LocalDate day) {
+        rows.save(new DemoClockRow(day));
+    }
+
     /** Moves the demo's clock forward. @return false if the day lies before the one that it stands at */
     public boolean moveTo(LocalDate day) {
         if (!demo || day.isBefore(today())) {

@@ -18,4 +18,8 @@ class DemoClockRow {
     LocalDate today = LocalDate.EPOCH;
 
     protected DemoClockRow() {}
+
+    DemoClockRow(LocalDate today) {
+        this.today = today;
+    }
 }
