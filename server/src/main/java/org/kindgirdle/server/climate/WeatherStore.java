@@ -1,38 +1,38 @@
 package org.kindgirdle.server.climate;
 
-import java.sql.Date;
-import java.sql.PreparedStatement;
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Types;
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /** The rows of measured and forecast days. */
 @Component
 class WeatherStore {
 
-    private static final int BATCH = 500;
-    private static final String COLUMNS = "day, min_c, max_c, wind_ms, rain_mm";
-
-    private final JdbcTemplate jdbc;
+    private final WeatherDayRepository days;
+    private final ForecastDayRepository forecasts;
+    private final EntityManager entities;
     private final BusinessClock clock;
     private final CurrentPerson person;
 
-    WeatherStore(JdbcTemplate jdbc, BusinessClock clock, CurrentPerson person) {
-        this.jdbc = jdbc;
+    WeatherStore(
+            WeatherDayRepository days,
+            ForecastDayRepository forecasts,
+            EntityManager entities,
+            BusinessClock clock,
+            CurrentPerson person) {
+        this.days = days;
+        this.forecasts = forecasts;
+        this.entities = entities;
         this.clock = clock;
         this.person = person;
     }
@@ -46,99 +46,66 @@ class WeatherStore {
 
     /** Measured days of the half-open span [from, to). */
     List<WeatherDay> measured(LocalDate from, LocalDate to) {
-        return jdbc.query(
-                "select " + COLUMNS + " from weather_day where day >= ? and day < ? order by day",
-                WeatherStore::day,
-                from,
-                to);
+        return days.measured(from, to);
     }
 
     Optional<LocalDate> lastMeasured() {
-        return Optional.ofNullable(jdbc.queryForObject("select max(day) from weather_day", LocalDate.class));
+        return days.lastMeasured();
     }
 
     /** The newest forecast that was issued on a day or before it, for that day and later ones. */
     List<WeatherDay> forecast(LocalDate asOf) {
-        return jdbc.query(
-                "select " + COLUMNS + " from forecast_day where issued_on ="
-                        + " (select max(issued_on) from forecast_day where issued_on <= ?) and day >= ? order by day",
-                WeatherStore::day,
-                asOf,
-                asOf);
+        return forecasts.newest(asOf);
     }
 
     boolean hasForecast(LocalDate issuedOn) {
-        return Integer.valueOf(1)
-                .equals(jdbc.queryForObject(
-                        "select exists (select 1 from forecast_day where issued_on = ?)", Integer.class, issuedOn));
+        return forecasts.hasAny(issuedOn);
     }
 
-    void put(Collection<WeatherDay> days, Source source) {
-        LocalDateTime at = LocalDateTime.ofInstant(clock.systemNow(), ZoneOffset.UTC);
+    /** Takes days in; those that were there with other figures are kept beside. */
+    @Transactional
+    public void put(Collection<WeatherDay> measured, Source source) {
+        if (measured.isEmpty()) {
+            return;
+        }
+        Instant at = clock.systemNow();
         String by = source == Source.STATION
                 ? "station"
                 : person.find().map(who -> who.name()).orElse("station");
-        for (WeatherDay before : measuredAmong(days)) {
-            keepTrace(before.on(), by, at);
+        Map<LocalDate, WeatherDayRow> known = known(measured);
+        for (WeatherDay day : measured) {
+            WeatherDayRow row = known.get(day.on());
+            if (row == null) {
+                row = new WeatherDayRow(day.on());
+                row.measure(day, source, by, at);
+                entities.persist(row);
+            } else {
+                if (!row.isAs(day)) {
+                    entities.persist(new WeatherChangeRow(row, by, at));
+                }
+                row.measure(day, source, by, at);
+            }
         }
-        jdbc.batchUpdate(
-                "replace into weather_day (" + COLUMNS + ", source, recorded_by, recorded_at)"
-                        + " values (?, ?, ?, ?, ?, ?, ?, ?)",
-                days,
-                BATCH,
-                (statement, day) -> {
-                    fill(statement, 1, day);
-                    statement.setString(6, source.name());
-                    statement.setString(7, by);
-                    statement.setObject(8, at);
-                });
+        // whoever asks for the weather next in this transaction asks for what was taken in
+        entities.flush();
     }
 
-    /** Those of some days that are there with other figures. */
-    private List<WeatherDay> measuredAmong(Collection<WeatherDay> days) {
-        if (days.isEmpty()) {
-            return List.of();
-        }
+    private Map<LocalDate, WeatherDayRow> known(Collection<WeatherDay> some) {
         LocalDate first =
-                days.stream().map(WeatherDay::on).min(LocalDate::compareTo).orElseThrow();
+                some.stream().map(WeatherDay::on).min(LocalDate::compareTo).orElseThrow();
         LocalDate last =
-                days.stream().map(WeatherDay::on).max(LocalDate::compareTo).orElseThrow();
-        Map<LocalDate, WeatherDay> known = byDay(measured(first, last.plusDays(1)));
-        return days.stream()
-                .map(day -> Optional.ofNullable(known.get(day.on())).filter(before -> !before.equals(day)))
-                .flatMap(Optional::stream)
-                .toList();
-    }
-
-    /** What stood there before, and who put something else in its place. */
-    private void keepTrace(LocalDate day, String by, LocalDateTime at) {
-        jdbc.update(
-                "insert into weather_change (" + COLUMNS
-                        + ", source, recorded_by, recorded_at, replaced_by, replaced_at)" + " select " + COLUMNS
-                        + ", source, recorded_by, recorded_at, ?, ? from weather_day where day = ?",
-                by,
-                at,
-                day);
+                some.stream().map(WeatherDay::on).max(LocalDate::compareTo).orElseThrow();
+        return days.findByDayBetween(first, last).stream()
+                .collect(Collectors.toMap(row -> row.day, Function.identity()));
     }
 
     void putForecast(LocalDate issuedOn, List<WeatherDay> days) {
-        jdbc.batchUpdate(
-                "replace into forecast_day (issued_on, " + COLUMNS + ") values (?, ?, ?, ?, ?, ?)",
-                days,
-                BATCH,
-                (statement, day) -> {
-                    statement.setDate(1, Date.valueOf(issuedOn));
-                    fill(statement, 2, day);
-                });
+        forecasts.saveAllAndFlush(
+                days.stream().map(day -> new ForecastDayRow(issuedOn, day)).toList());
     }
 
     KnownWeather known(LocalDate asOf) {
-        String stamp = jdbc.queryForObject(
-                "select concat_ws(' ', count(*), max(recorded_at), (select max(issued_on) from forecast_day"
-                        + " where issued_on <= ?)) from weather_day where day < ?",
-                String.class,
-                asOf,
-                asOf);
+        String stamp = days.stamp(asOf);
         Map<LocalDate, WeatherDay> measured = byDay(measured(LocalDate.of(1900, 1, 1), asOf));
         Map<LocalDate, WeatherDay> forecast = byDay(forecast(asOf));
         return new KnownWeather(String.valueOf(stamp), measured, forecast);
@@ -146,27 +113,5 @@ class WeatherStore {
 
     private static Map<LocalDate, WeatherDay> byDay(List<WeatherDay> days) {
         return days.stream().collect(Collectors.toMap(WeatherDay::on, Function.identity()));
-    }
-
-    private static void fill(PreparedStatement statement, int first, WeatherDay day) throws SQLException {
-        statement.setDate(first, Date.valueOf(day.on()));
-        statement.setDouble(first + 1, day.minC());
-        statement.setDouble(first + 2, day.maxC());
-        statement.setObject(first + 3, day.windMs(), Types.DOUBLE);
-        statement.setObject(first + 4, day.rainMm(), Types.DOUBLE);
-    }
-
-    private static WeatherDay day(ResultSet row, int number) throws SQLException {
-        return new WeatherDay(
-                row.getObject(1, LocalDate.class),
-                row.getDouble(2),
-                row.getDouble(3),
-                nullable(row, 4),
-                nullable(row, 5));
-    }
-
-    private static @Nullable Double nullable(ResultSet row, int column) throws SQLException {
-        double value = row.getDouble(column);
-        return row.wasNull() ? null : value;
     }
 }

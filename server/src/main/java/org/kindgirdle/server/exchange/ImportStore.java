@@ -1,5 +1,7 @@
 package org.kindgirdle.server.exchange;
 
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -7,11 +9,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.ResultSet;
-import java.sql.SQLException;
 import java.time.Duration;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,11 +19,9 @@ import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.annotation.Order;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The files that are being taken in, each on disk under its id, and how far they are. */
 @Component
@@ -34,20 +30,23 @@ class ImportStore implements BeforeServing {
 
     private static final Duration KEPT = Duration.ofDays(2);
 
-    private final JdbcTemplate jdbc;
-    private final JsonMapper json;
+    private final ImportFileRepository files;
+    private final ImportMappingRepository mappings;
+    private final EntityManager entities;
     private final BusinessClock clock;
     private final CurrentPerson person;
     private final Path folder;
 
     ImportStore(
-            JdbcTemplate jdbc,
-            JsonMapper json,
+            ImportFileRepository files,
+            ImportMappingRepository mappings,
+            EntityManager entities,
             BusinessClock clock,
             CurrentPerson person,
             @Value("${kindgirdle.imports}") Path folder) {
-        this.jdbc = jdbc;
-        this.json = json;
+        this.files = files;
+        this.mappings = mappings;
+        this.entities = entities;
         this.clock = clock;
         this.person = person;
         this.folder = folder;
@@ -100,11 +99,10 @@ class ImportStore implements BeforeServing {
 
     /** What was begun before the application ended was rolled back; files that nobody came back for are cleared away. */
     @Override
+    @Transactional
     public void prepare() {
-        jdbc.update("update import_file set state = 'FAILED' where state in ('LOOKING', 'TAKING')");
-        LocalDateTime before = LocalDateTime.ofInstant(clock.systemNow().minus(KEPT), ZoneOffset.UTC);
-        jdbc.queryForList("select id from import_file where made_at < ?", String.class, before)
-                .forEach(id -> drop(UUID.fromString(id)));
+        files.end(List.of(State.LOOKING, State.TAKING), State.FAILED);
+        files.olderThan(clock.systemNow().minus(KEPT)).forEach(this::drop);
     }
 
     Path path(UUID id) {
@@ -131,84 +129,62 @@ class ImportStore implements BeforeServing {
 
     @Transactional
     public void add(UUID id, String name, boolean nursery, long bytes, Head head) {
-        jdbc.update(
-                "insert ignore into import_file (id, person_id, name, nursery, bytes, made_at, state, done, cancelled,"
-                        + " head) values (?, ?, ?, ?, ?, ?, 'HERE', 0, false, ?)",
-                id.toString(),
-                person.id(),
-                name,
-                nursery,
-                bytes,
-                LocalDateTime.ofInstant(clock.systemNow(), ZoneOffset.UTC),
-                json.writeValueAsString(head));
+        if (files.existsById(id)) {
+            return;
+        }
+        ImportFileRow row = new ImportFileRow(id);
+        row.personId = person.id();
+        row.name = name;
+        row.nursery = nursery;
+        row.bytes = bytes;
+        row.madeAt = clock.systemNow();
+        row.head = head;
+        entities.persist(row);
     }
 
     Optional<ImportFile> find(UUID id) {
-        return jdbc
-                .query(
-                        "select id, name, nursery, bytes, state, done, cancelled, head, mapping, outcome from import_file"
-                                + " where id = ?",
-                        this::file,
-                        id.toString())
-                .stream()
-                .findFirst();
-    }
-
-    private ImportFile file(ResultSet row, int index) throws SQLException {
-        String mapping = row.getString("mapping");
-        String outcome = row.getString("outcome");
-        return new ImportFile(
-                UUID.fromString(row.getString("id")),
-                row.getString("name"),
-                row.getBoolean("nursery"),
-                row.getLong("bytes"),
-                State.valueOf(row.getString("state")),
-                row.getLong("done"),
-                row.getBoolean("cancelled"),
-                json.readValue(row.getString("head"), Head.class),
-                mapping == null ? null : json.readValue(mapping, Mapping.class),
-                outcome == null ? null : json.readValue(outcome, Outcome.class));
+        return files.findById(id).map(ImportFileRow::view);
     }
 
     /** Puts it to work, if nothing is at work on it. @return whether it was */
     @Transactional
     public boolean begin(UUID id, State work, @Nullable Mapping mapping) {
-        return jdbc.update(
-                        "update import_file set state = ?, done = 0, cancelled = false, mapping = ?, outcome = null"
-                                + " where id = ? and state not in ('LOOKING', 'TAKING', 'TAKEN')",
-                        work.name(),
-                        mapping == null ? null : json.writeValueAsString(mapping),
-                        id.toString())
-                > 0;
+        ImportFileRow row = entities.find(ImportFileRow.class, id, LockModeType.PESSIMISTIC_WRITE);
+        if (row == null || row.state.isAtWork() || row.state == State.TAKEN) {
+            return false;
+        }
+        row.state = work;
+        row.done = 0;
+        row.cancelled = false;
+        row.mapping = mapping;
+        row.outcome = null;
+        return true;
     }
 
     /** In a transaction of its own, so that it is seen before the work is over. @return whether to go on */
     @Transactional(propagation = Propagation.REQUIRES_NEW)
     public boolean advance(UUID id, long done) {
-        jdbc.update("update import_file set done = ? where id = ?", done, id.toString());
-        Boolean cancelled =
-                jdbc.queryForObject("select cancelled from import_file where id = ?", Boolean.class, id.toString());
-        return !Boolean.TRUE.equals(cancelled);
+        files.advance(id, done);
+        return !files.isCancelled(id).orElse(false);
     }
 
     @Transactional
     public void end(UUID id, State state, @Nullable Outcome outcome) {
-        jdbc.update(
-                "update import_file set state = ?, outcome = ? where id = ?",
-                state.name(),
-                outcome == null ? null : json.writeValueAsString(outcome),
-                id.toString());
+        files.findById(id).ifPresent(row -> {
+            row.state = state;
+            row.outcome = outcome;
+        });
     }
 
     @Transactional
     public void cancel(UUID id) {
-        jdbc.update("update import_file set cancelled = true where id = ?", id.toString());
+        files.cancel(id);
     }
 
     /** Forgets it. */
     @Transactional
     public void drop(UUID id) {
-        jdbc.update("delete from import_file where id = ?", id.toString());
+        files.remove(id);
         try {
             Files.deleteIfExists(path(id));
         } catch (IOException e) {
@@ -218,17 +194,11 @@ class ImportStore implements BeforeServing {
 
     /** How the columns of a file with such a header were read the last time. */
     Optional<Mapping> remembered(String headerHash) {
-        List<String> known =
-                jdbc.queryForList("select mapping from import_mapping where header_hash = ?", String.class, headerHash);
-        return known.stream().findFirst().map(text -> json.readValue(text, Mapping.class));
+        return mappings.findById(headerHash).map(one -> one.mapping);
     }
 
     @Transactional
     public void remember(String headerHash, Mapping mapping) {
-        jdbc.update(
-                "replace into import_mapping (header_hash, mapping, used_at) values (?, ?, ?)",
-                headerHash,
-                json.writeValueAsString(mapping),
-                LocalDateTime.ofInstant(clock.systemNow(), ZoneOffset.UTC));
+        mappings.save(new ImportMappingRow(headerHash, mapping, clock.systemNow()));
     }
 }

@@ -1,6 +1,6 @@
 package org.kindgirdle.server.exchange;
 
-import java.util.HashMap;
+import jakarta.persistence.EntityManager;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
@@ -12,7 +12,6 @@ import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.PlaceView;
 import org.kindgirdle.server.nursery.RecipeView;
 import org.kindgirdle.server.security.People;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /** The rows that others refer to, by the names on their tags. */
@@ -27,7 +26,7 @@ class Refs {
     private final Ref trials;
     private final Ref layers;
 
-    Refs(Nursery nursery, Mothers mothers, Limbs limbs, People people, JdbcTemplate jdbc) {
+    Refs(Nursery nursery, Mothers mothers, Limbs limbs, People people, EntityManager rows) {
         this.places = new Ref(
                 "place",
                 () -> nursery.places().stream()
@@ -48,16 +47,13 @@ class Refs {
         this.people = new Ref(
                 "person",
                 () -> people.all().stream().collect(Collectors.toMap(People.PersonView::id, People.PersonView::name)));
-        this.trials = new Ref("trial", () -> names(jdbc, "select id, name from trial"));
-        this.layers = new Ref("layer", () -> names(jdbc, "select id, code from layer"));
+        this.trials = new Ref("trial", () -> names(rows, "select trial.id, trial.name from TrialRow trial"));
+        this.layers = new Ref("layer", () -> names(rows, "select layer.id, layer.code from Layer layer"));
     }
 
-    private static Map<Long, String> names(JdbcTemplate jdbc, String select) {
-        Map<Long, String> names = new HashMap<>();
-        jdbc.query(select, row -> {
-            names.put(row.getLong(1), row.getString(2));
-        });
-        return names;
+    private static Map<Long, String> names(EntityManager rows, String select) {
+        return rows.createQuery(select, Object[].class).getResultList().stream()
+                .collect(Collectors.toMap(row -> (Long) row[0], row -> (String) row[1]));
     }
 
     private static String limb(Ref.Known mothers, LimbView limb) {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
@@ -25,4 +26,11 @@ interface LayerEventRepository extends JpaRepository<LayerEventRow, Long> {
     @Query(CHANGE + " where e.recordedAt >= :since and e.onDate = :day and e.kind <> :without"
             + " order by e.recordedAt desc, e.id desc")
     List<LayerChanges.LayerChange> changesOf(LocalDate day, Instant since, RecordKind without, Limit limit);
+
+    /** A record, and the code of its layer. */
+    record Of(UUID record, String code) {}
+
+    @Query("select new org.kindgirdle.server.journal.LayerEventRepository$Of(e.uuid, l.code)"
+            + " from LayerEventRow e join Layer l on l.id = e.layerId where e.uuid in :records")
+    List<Of> layersOf(Collection<UUID> records);
 }

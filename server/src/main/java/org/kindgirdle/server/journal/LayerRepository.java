@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.Method;
@@ -116,4 +117,37 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query("update Layer l set l.motherId = :into where l.motherId = :from")
     void move(long from, long into);
+
+    List<Layer> findByNumberGreaterThanOrderByNumber(int number, Limit limit);
+
+    List<Layer> findByCodeInOrderByNumber(Collection<String> codes);
+
+    /** What a walk has to know of a layer whose job falls due; jobs with commas between. */
+    record DueRow(
+            String code,
+            long motherId,
+            @Nullable Long standsAt,
+            Method method,
+            String job,
+            LocalDate from,
+            LocalDate by,
+            String alsoDo) {}
+
+    @Query("""
+            select new org.kindgirdle.server.journal.LayerRepository$DueRow(
+                l.code, l.motherId, l.standsAt, l.method, l.job, coalesce(l.jobFrom, l.jobBy), l.jobBy, l.alsoDo)
+            from Layer l where l.phase in :phases and l.jobBy < :day
+            """)
+    List<DueRow> dueBefore(Collection<LayerPhase> phases, LocalDate day);
+
+    long countByPhaseInAndJobByGreaterThanEqual(Collection<LayerPhase> phases, LocalDate day);
+
+    /** What was found last. */
+    record SeenRow(String code, LayerPhase phase, RootStage stage, double fillPercent) {}
+
+    @Query("""
+            select new org.kindgirdle.server.journal.LayerRepository$SeenRow(l.code, l.phase, l.stage, l.fillPercent)
+            from Layer l where l.code in :codes
+            """)
+    List<SeenRow> seen(Collection<String> codes);
 }

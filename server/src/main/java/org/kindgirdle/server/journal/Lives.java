@@ -1,11 +1,7 @@
 package org.kindgirdle.server.journal;
 
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.time.Instant;
+import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -13,33 +9,33 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
-import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Reads layers with their whole journals, however many there are: some hundred are held at once. */
 @Service
 public class Lives {
 
-    private static final int AT_ONCE = 1000;
+    private static final Limit AT_ONCE = Limit.of(1000);
 
-    private static final String EVENTS = "select layer_id, uuid, kind, on_date, occurred_at, recorded_at,"
-            + " clock_offset_days, person_id, corrects, details, note, ready10_on, ready50_on, ready90_on"
-            + " from layer_event where layer_id ";
+    private final LayerRepository layers;
+    private final LayerEventRepository events;
+    private final RecordCodec codec;
+    private final EntityManager entities;
 
-    private final JdbcTemplate jdbc;
-    private final JsonMapper json;
-
-    Lives(JdbcTemplate jdbc, JsonMapper json) {
-        this.jdbc = jdbc;
-        this.json = json;
+    Lives(LayerRepository layers, LayerEventRepository events, RecordCodec codec, EntityManager entities) {
+        this.layers = layers;
+        this.events = events;
+        this.codec = codec;
+        this.entities = entities;
     }
 
     /** A layer and all that was recorded of it, in the order of replay. */
@@ -74,46 +70,29 @@ public class Lives {
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public void each(Consumer<Life> to) {
         int number = -1;
-        List<Row> some = List.of();
+        List<Layer> some;
         do {
+            some = layers.findByNumberGreaterThanOrderByNumber(number, AT_ONCE);
             number = some.isEmpty() ? number : some.get(some.size() - 1).number;
-            some = jdbc.query(
-                    "select id, number, code, batch_id, mother_id, limb_id, recipe_id, recipe_number, phase from layer"
-                            + " where number > ? order by number limit ?",
-                    Lives::row,
-                    number,
-                    AT_ONCE);
             lives(some).forEach(to);
-        } while (some.size() == AT_ONCE);
+            // what was handed over is not held on to
+            entities.clear();
+        } while (some.size() == AT_ONCE.max());
     }
 
     /** Those of some codes. */
     @Transactional(readOnly = true)
     public List<Life> of(Collection<String> codes) {
-        if (codes.isEmpty()) {
-            return List.of();
-        }
-        return lives(jdbc.query(
-                "select id, number, code, batch_id, mother_id, limb_id, recipe_id, recipe_number, phase from layer"
-                        + " where code in (" + marks(codes.size()) + ") order by number",
-                Lives::row,
-                codes.toArray()));
+        return codes.isEmpty() ? List.of() : lives(layers.findByCodeInOrderByNumber(codes));
     }
 
     /** The codes of the layers that have some records, by the records' ids. */
     @Transactional(readOnly = true)
     public Map<UUID, String> layersOf(Collection<UUID> records) {
-        Map<UUID, String> codes = new HashMap<>();
-        if (!records.isEmpty()) {
-            jdbc.query(
-                    "select e.uuid, l.code from layer_event e join layer l on l.id = e.layer_id where e.uuid in ("
-                            + marks(records.size()) + ")",
-                    row -> {
-                        codes.put(UUID.fromString(row.getString(1)), row.getString(2));
-                    },
-                    records.stream().map(UUID::toString).toArray());
-        }
-        return codes;
+        return records.isEmpty()
+                ? Map.of()
+                : events.layersOf(records).stream()
+                        .collect(Collectors.toMap(LayerEventRepository.Of::record, LayerEventRepository.Of::code));
     }
 
     /** The type of a kind's details, for those that read and write them. */
@@ -121,84 +100,38 @@ public class Lives {
         return kind.type();
     }
 
-    private record Row(
-            long id,
-            int number,
-            String code,
-            UUID batchId,
-            long motherId,
-            @Nullable Long limbId,
-            long recipeId,
-            int recipeNumber,
-            LayerPhase phase) {}
-
-    private List<Life> lives(List<Row> rows) {
-        if (rows.isEmpty()) {
+    private List<Life> lives(List<Layer> some) {
+        if (some.isEmpty()) {
             return List.of();
         }
         Map<Long, List<Entry>> entries = new HashMap<>();
-        jdbc.query(
-                EVENTS + "in (" + marks(rows.size()) + ")",
-                row -> {
-                    entries.computeIfAbsent(row.getLong(1), id -> new ArrayList<>())
-                            .add(entry(row));
-                },
-                rows.stream().map(Row::id).toArray());
-        return rows.stream()
-                .map(row -> new Life(
-                        row.code,
-                        row.batchId,
-                        row.motherId,
-                        row.limbId,
-                        row.recipeId,
-                        row.recipeNumber,
-                        row.phase,
-                        entries.getOrDefault(row.id, List.of()).stream()
+        events.findByLayerIdInOrderById(some.stream().map(Layer::id).toList())
+                .forEach(row -> entries.computeIfAbsent(row.layerId, id -> new ArrayList<>())
+                        .add(entry(row)));
+        return some.stream()
+                .map(layer -> new Life(
+                        layer.code,
+                        layer.batchId,
+                        layer.motherId,
+                        layer.limbId,
+                        layer.recipeId,
+                        layer.recipeNumber,
+                        layer.phase,
+                        entries.getOrDefault(layer.id(), List.of()).stream()
                                 .sorted((a, b) -> LayerEvent.ORDER.compare(a.event, b.event))
                                 .toList()))
                 .toList();
     }
 
-    private static String marks(int count) {
-        return "?,".repeat(count - 1) + "?";
-    }
-
-    private static Row row(ResultSet row, int index) throws SQLException {
-        long limb = row.getLong(6);
-        boolean onNone = row.wasNull();
-        return new Row(
-                row.getLong(1),
-                row.getInt(2),
-                row.getString(3),
-                UUID.fromString(row.getString(4)),
-                row.getLong(5),
-                onNone ? null : limb,
-                row.getLong(7),
-                row.getInt(8),
-                LayerPhase.valueOf(row.getString(9)));
-    }
-
-    private Entry entry(ResultSet row) throws SQLException {
-        RecordKind kind = RecordKind.valueOf(row.getString(3));
-        String corrects = row.getString(9);
+    private Entry entry(LayerEventRow row) {
         return new Entry(
-                kind,
-                new LayerEvent(
-                        UUID.fromString(row.getString(2)),
-                        row.getObject(4, LocalDate.class),
-                        instant(row, 5),
-                        instant(row, 6),
-                        corrects == null ? null : UUID.fromString(corrects),
-                        json.readValue(row.getString(10), kind.type())),
-                row.getInt(7),
-                row.getLong(8),
-                row.getString(11),
-                row.getObject(12, LocalDate.class),
-                row.getObject(13, LocalDate.class),
-                row.getObject(14, LocalDate.class));
-    }
-
-    private static Instant instant(ResultSet row, int column) throws SQLException {
-        return row.getObject(column, LocalDateTime.class).toInstant(ZoneOffset.UTC);
+                row.kind,
+                codec.event(row),
+                row.clockOffsetDays,
+                row.personId,
+                row.note,
+                row.ready10On,
+                row.ready50On,
+                row.ready90On);
     }
 }

@@ -34,8 +34,7 @@ class NumberedVersions {
         return rows.createQuery("""
                         select one from SpeciesProfileRow one join Species species
                             on species.code = one.key.speciesCode and species.profileNumber = one.key.number
-                        """, SpeciesProfileRow.class)
-                .getResultStream()
+                        """, SpeciesProfileRow.class).getResultList().stream()
                 .collect(Collectors.toMap(one -> one.key.speciesCode(), one -> one.profile));
     }
 
@@ -45,8 +44,7 @@ class NumberedVersions {
 
     /** Recipe versions by {@code id/number}. */
     Map<String, Recipe> recipes() {
-        return rows.createQuery("select one from RecipeVersionRow one", RecipeVersionRow.class)
-                .getResultStream()
+        return rows.createQuery("select one from RecipeVersionRow one", RecipeVersionRow.class).getResultList().stream()
                 .collect(Collectors.toMap(one -> one.key.recipeId() + "/" + one.key.number(), one -> one.recipe));
     }
 
@@ -56,9 +54,10 @@ class NumberedVersions {
 
     /** The rules in force with their number; those that were shipped have number 0. */
     Map.Entry<Integer, HouseRules> rules() {
-        return rows.createQuery(
-                        "select one from HouseRulesRow one order by one.number desc limit 1", HouseRulesRow.class)
-                .getResultStream()
+        return rows
+                .createQuery("select one from HouseRulesRow one order by one.number desc limit 1", HouseRulesRow.class)
+                .getResultList()
+                .stream()
                 .findFirst()
                 .map(one -> Map.entry(one.number, HouseRules.of(one.rules)))
                 .orElseGet(() -> Map.entry(0, HouseRules.SHIPPED));

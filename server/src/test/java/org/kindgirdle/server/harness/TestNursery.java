@@ -372,6 +372,11 @@ public final class TestNursery implements AutoCloseable {
         return settled();
     }
 
+    /** How many statements were sent since the last call, those of the answer on its way among them. */
+    public static long settledStatements() {
+        return settled();
+    }
+
     private static long settled() {
         long all = 0;
         long some;

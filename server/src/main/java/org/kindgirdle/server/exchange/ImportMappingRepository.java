@@ -1,0 +1,5 @@
+package org.kindgirdle.server.exchange;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface ImportMappingRepository extends JpaRepository<ImportMappingRow, String> {}
