@@ -29,6 +29,7 @@ import org.kindgirdle.server.journal.Reprojection;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.photos.PhotoFiles;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -57,6 +58,7 @@ class NurseryReader {
     private final PhotoFiles photos;
     private final Reprojection reprojection;
     private final NurseryLock lock;
+    private final BusinessClock clock;
     private final JsonMapper json;
     private final ObjectReader oneRow;
 
@@ -69,6 +71,7 @@ class NurseryReader {
             PhotoFiles photos,
             Reprojection reprojection,
             NurseryLock lock,
+            BusinessClock clock,
             JsonMapper json) {
         this.jdbc = jdbc;
         this.transaction = transaction;
@@ -78,6 +81,7 @@ class NurseryReader {
         this.photos = photos;
         this.reprojection = reprojection;
         this.lock = lock;
+        this.clock = clock;
         this.json = json;
         // the next row follows
         this.oneRow = json.reader().without(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
@@ -108,6 +112,7 @@ class NurseryReader {
                 open.setRollbackOnly();
             }
         });
+        clock.forgetZone();
         return counting.outcome();
     }
 
@@ -134,6 +139,7 @@ class NurseryReader {
         jdbc.update("update layer l set set_on ="
                 + " coalesce((select min(e.on_date) from layer_event e where e.layer_id = l.id), l.set_on)");
         long rows = counting.rows();
+        clock.forgetZone();
         if (!made(id, rows, counting)) {
             throw new ImportWork.CancelledException();
         }

@@ -2,7 +2,6 @@ package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -21,7 +20,6 @@ import org.kindgirdle.core.plan.GrowingYears;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.server.nursery.Limbs;
-import org.kindgirdle.server.nursery.MotherHistory;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.words.Advice;
@@ -34,13 +32,11 @@ import org.springframework.stereotype.Component;
 class LayerCards {
 
     private final Limbs limbs;
-    private final MotherHistory history;
     private final CurrentPerson person;
     private final Words words;
 
-    LayerCards(Limbs limbs, MotherHistory history, CurrentPerson person, Words words) {
+    LayerCards(Limbs limbs, CurrentPerson person, Words words) {
         this.limbs = limbs;
-        this.history = history;
         this.person = person;
         this.words = words;
     }
@@ -74,23 +70,11 @@ class LayerCards {
                 .filter(Objects::nonNull)
                 .distinct()
                 .toList());
-        Map<Long, List<MotherHistory.FormerLabel>> labels = history.formerLabels(mothers(some));
         Format format = new Format(person.units(), nursery.today());
-        return some.stream()
-                .map(one -> card(one, nursery, limbNames, labels, format))
-                .toList();
+        return some.stream().map(one -> card(one, nursery, limbNames, format)).toList();
     }
 
-    private static Collection<Long> mothers(List<Known> some) {
-        return some.stream().map(one -> one.layer().motherId).distinct().toList();
-    }
-
-    private LayerCard card(
-            Known one,
-            NurserySnapshot nursery,
-            Map<Long, String> limbNames,
-            Map<Long, List<MotherHistory.FormerLabel>> labels,
-            Format format) {
+    private LayerCard card(Known one, NurserySnapshot nursery, Map<Long, String> limbNames, Format format) {
         Layer layer = one.layer();
         LayerProjection projection = one.projection();
         LayerContext context = one.context();
@@ -113,7 +97,7 @@ class LayerCards {
                                 ? null
                                 : nursery.mother(layer.setMotherId).code(),
                         layer.limbId == null ? null : limbNames.get(layer.limbId),
-                        labels.getOrDefault(layer.motherId, List.of()).stream()
+                        nursery.formerLabels(layer.motherId).stream()
                                 .filter(label -> !label.until().isBefore(state.setOn()))
                                 .toList()),
                 new LayerCard.SpeciesOf(species.code(), species.botanical(), species.common(), species.hazards()),

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.command.CommandLedger;
+import org.kindgirdle.server.persistence.OncePerRead;
 import org.kindgirdle.server.problem.ProblemException;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
@@ -117,6 +118,7 @@ class LayerController {
         if (record.kind() == RecordKind.SET) {
             throw ProblemException.invalid("kind", "SET", "any other kind", "Layers are set in batches.");
         }
+        OncePerRead.markStandingStill();
         Recorded recorded = commands.once(
                 id,
                 "record " + code(code),

@@ -50,8 +50,6 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     List<Layer> findByPhaseOrderById(LayerPhase phase);
 
-    List<Layer> findByPhaseAndCutOnLessThanEqualOrderById(LayerPhase phase, LocalDate day);
-
     List<Layer> findByPhaseInOrderByIdDesc(Collection<LayerPhase> phases, Limit limit);
 
     /** On their mothers, and to be cut, held back from it, or likely full by a day; the most pressing first. */
@@ -150,4 +148,7 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
             from Layer l where l.code in :codes
             """)
     List<SeenRow> seen(Collection<String> codes);
+
+    @Query("select l from Layer l where l.phase in :off or l.phase = :on and l.cutOn <= :day order by l.id")
+    List<Layer> findToPot(Collection<LayerPhase> off, LayerPhase on, LocalDate day);
 }

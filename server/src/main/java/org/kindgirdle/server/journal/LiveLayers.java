@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.house.Rule;
@@ -97,19 +98,35 @@ public class LiveLayers {
         return of(layers.findByPhaseOrderById(phase), snapshots.take());
     }
 
-    /** Plants in a tray of moss. */
-    @Transactional(readOnly = true)
-    public List<Live> inMoss() {
-        return in(LayerPhase.POTTED).stream()
-                .filter(one -> one.projection().state().plant() != null
-                        && one.projection().state().plant().mossSince() != null)
-                .toList();
+    /**
+     * What a day's potting is about.
+     *
+     * @param severed and not in a pot yet
+     * @param potted of all ages
+     * @param toCut on their mothers, and settled on to be cut by that day
+     */
+    public record ToPot(List<Live> severed, List<Live> potted, List<Live> toCut) {
+
+        /** Plants in a tray of moss. */
+        public List<Live> inMoss() {
+            return potted.stream()
+                    .filter(one -> one.projection().state().plant() != null
+                            && one.projection().state().plant().mossSince() != null)
+                    .toList();
+        }
     }
 
-    /** On their mothers, and settled on to be cut by a day. */
     @Transactional(readOnly = true)
-    public List<Live> cutBy(LocalDate day) {
-        return of(layers.findByPhaseAndCutOnLessThanEqualOrderById(LayerPhase.ON_MOTHER, day), snapshots.take());
+    public ToPot toPot(LocalDate day) {
+        Map<LayerPhase, List<Live>> all = of(
+                        layers.findToPot(List.of(LayerPhase.SEVERED, LayerPhase.POTTED), LayerPhase.ON_MOTHER, day),
+                        snapshots.take())
+                .stream()
+                .collect(Collectors.groupingBy(one -> one.projection().state().phase()));
+        return new ToPot(
+                all.getOrDefault(LayerPhase.SEVERED, List.of()),
+                all.getOrDefault(LayerPhase.POTTED, List.of()),
+                all.getOrDefault(LayerPhase.ON_MOTHER, List.of()));
     }
 
     /** The newest of some phases. */

@@ -28,6 +28,7 @@ import org.kindgirdle.server.climate.KnownWeather;
 import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.nursery.LeafRecords;
 import org.kindgirdle.server.nursery.LearnedTimes;
+import org.kindgirdle.server.nursery.MotherHistory;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
@@ -47,6 +48,7 @@ public final class NurserySnapshot {
     private final LocalDate today;
     private final int fromYear;
     private final Map<Long, MotherView> mothers;
+    private final Map<Long, List<MotherHistory.FormerLabel>> formerLabels;
     private final Map<Long, PlaceView> places;
     private final List<PlaceView> walk;
     private final Map<String, SpeciesView> species;
@@ -63,6 +65,7 @@ public final class NurserySnapshot {
     NurserySnapshot(
             Nursery nursery,
             Mothers mothers,
+            MotherHistory history,
             LearnedTimes learned,
             LeafRecords leaves,
             Climates climates,
@@ -74,6 +77,7 @@ public final class NurserySnapshot {
         this.climates = climates;
         this.site = nursery.site();
         this.mothers = byKey(mothers.all(), one -> key(one.id()));
+        this.formerLabels = history.formerLabels();
         this.walk = nursery.places();
         this.places = byKey(walk, one -> key(one.id()));
         this.species = byKey(nursery.species(), one -> one.profile().code());
@@ -96,6 +100,7 @@ public final class NurserySnapshot {
         this.weather = like.weather;
         this.site = like.site;
         this.mothers = like.mothers;
+        this.formerLabels = like.formerLabels;
         this.walk = like.walk;
         this.places = like.places;
         this.species = species;
@@ -176,6 +181,11 @@ public final class NurserySnapshot {
     /** The places in walking order. */
     public List<PlaceView> walk() {
         return walk;
+    }
+
+    /** What the labels of a mother's layers may still say, the newest first. */
+    List<MotherHistory.FormerLabel> formerLabels(long motherId) {
+        return formerLabels.getOrDefault(motherId, List.of());
     }
 
     public MotherView mother(long id) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.LongPredicate;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.server.climate.Weather;
@@ -36,6 +37,9 @@ public class Reprojection {
     private final ReckoningSize size;
     private final EntityManager entities;
 
+    /** What was turned to is not turned back. */
+    private volatile @Nullable LocalDate turnedTo;
+
     Reprojection(
             LayerRepository layers,
             Journals journals,
@@ -63,7 +67,8 @@ public class Reprojection {
     @Transactional
     public void turnDay() {
         LocalDate today = clock.today();
-        if (turns.hasTurnedTo(today)) {
+        if (today.equals(turnedTo) || turns.hasTurnedTo(today)) {
+            turnedTo = today;
             return;
         }
         lock.holdAlone();

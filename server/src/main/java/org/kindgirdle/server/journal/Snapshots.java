@@ -10,8 +10,10 @@ import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.nursery.LeafRecords;
 import org.kindgirdle.server.nursery.LearnedTimes;
+import org.kindgirdle.server.nursery.MotherHistory;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.persistence.OncePerRead;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 
@@ -26,6 +28,7 @@ public class Snapshots {
 
     private final Nursery nursery;
     private final Mothers mothers;
+    private final MotherHistory history;
     private final LearnedTimes learned;
     private final LeafRecords leaves;
     private final Climates climates;
@@ -45,6 +48,7 @@ public class Snapshots {
     Snapshots(
             Nursery nursery,
             Mothers mothers,
+            MotherHistory history,
             LearnedTimes learned,
             LeafRecords leaves,
             Climates climates,
@@ -53,6 +57,7 @@ public class Snapshots {
             EntityManager rows) {
         this.nursery = nursery;
         this.mothers = mothers;
+        this.history = history;
         this.learned = learned;
         this.leaves = leaves;
         this.climates = climates;
@@ -76,17 +81,22 @@ public class Snapshots {
     }
 
     private NurserySnapshot take(LocalDate asOf, LocalDate earliest) {
-        Object[] found = rows.createQuery(
-                        "select lock.edition, (select min(layer.setOn) from Layer layer) from NurseryLockRow lock",
-                        Object[].class)
-                .getSingleResult();
+        Object[] found = OncePerRead.get("edition", this::edition);
         Key key = key((String) found[0], (LocalDate) found[1], asOf, earliest);
         NurserySnapshot known = kept.get(key);
         if (known == null) {
-            known = new NurserySnapshot(nursery, mothers, learned, leaves, climates, weather, asOf, key.fromYear);
+            known = new NurserySnapshot(
+                    nursery, mothers, history, learned, leaves, climates, weather, asOf, key.fromYear);
             kept.put(key, known);
         }
         return known;
+    }
+
+    private Object[] edition() {
+        return rows.createQuery(
+                        "select lock.edition, (select min(layer.setOn) from Layer layer) from NurseryLockRow lock",
+                        Object[].class)
+                .getSingleResult();
     }
 
     private static Key key(String edition, @Nullable LocalDate oldest, LocalDate asOf, LocalDate earliest) {

@@ -1,6 +1,5 @@
 package org.kindgirdle.server.nursery;
 
-import java.util.Collection;
 import java.util.List;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
@@ -19,5 +18,5 @@ interface MotherEventRepository extends JpaRepository<MotherEventRow, Long> {
             """)
     List<Signed> of(long motherId);
 
-    List<MotherEventRow> findByMotherIdInAndKindOrderByIdDesc(Collection<Long> mothers, MotherHistory.Kind kind);
+    List<MotherEventRow> findByKindOrderByIdDesc(MotherHistory.Kind kind);
 }

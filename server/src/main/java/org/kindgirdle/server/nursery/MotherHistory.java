@@ -2,7 +2,6 @@ package org.kindgirdle.server.nursery;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -65,13 +64,11 @@ public class MotherHistory {
      *
      * @return by mother; without those that always had their name
      */
-    public Map<Long, List<FormerLabel>> formerLabels(Collection<Long> mothers) {
+    public Map<Long, List<FormerLabel>> formerLabels() {
         Map<Long, List<FormerLabel>> labels = new HashMap<>();
-        if (!mothers.isEmpty()) {
-            events.findByMotherIdInAndKindOrderByIdDesc(mothers, Kind.RELABELLED)
-                    .forEach(one -> labels.computeIfAbsent(one.motherId, id -> new ArrayList<>())
-                            .add(new FormerLabel(one.onDate, said(one.changes))));
-        }
+        events.findByKindOrderByIdDesc(Kind.RELABELLED)
+                .forEach(one -> labels.computeIfAbsent(one.motherId, id -> new ArrayList<>())
+                        .add(new FormerLabel(one.onDate, said(one.changes))));
         return labels;
     }
 

@@ -57,6 +57,8 @@ public class Nursery {
      *
      * @param motherId of the only mother whose layers it touches; null if it may be any
      */
+    static final String SITE = "site";
+
     public record Changed(String what, @Nullable Long motherId) {
 
         public Changed(String what) {
@@ -96,7 +98,7 @@ public class Nursery {
                 new TreeSet<>(edit.roundDays()).stream().map(Enum::name).collect(Collectors.joining(","));
         site.roundMinutes = edit.roundMinutes();
         SiteView saved = view(sites.saveAndFlush(site));
-        events.publishEvent(new Changed("site"));
+        events.publishEvent(new Changed(SITE));
         return saved;
     }
 

@@ -11,7 +11,6 @@ import org.kindgirdle.core.harden.MossTray;
 import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
-import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.pot.PotChoice;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.server.journal.LiveLayers;
@@ -44,12 +43,13 @@ class DaysPotting {
         NurserySnapshot nursery = snapshots.take();
         SuppliesView stock = supplies.get();
         LocalDate today = nursery.today();
+        LiveLayers.ToPot asked = layers.toPot(today);
         List<PottingView.ToPot> plants = new ArrayList<>();
-        for (LiveLayers.Live one : layers.in(LayerPhase.SEVERED)) {
+        for (LiveLayers.Live one : asked.severed()) {
             plants.add(line(one, PottingView.Why.SEVERED, stock, nursery));
         }
         List<PottingView.Tray> trays = new ArrayList<>();
-        for (LiveLayers.Live one : layers.inMoss()) {
+        for (LiveLayers.Live one : asked.inMoss()) {
             boolean out = one.projection().hardening() != null
                     && one.projection().hardening().step() == PlantStep.POT_ON;
             if (out) {
@@ -58,7 +58,7 @@ class DaysPotting {
                 trays.add(tray(one, nursery));
             }
         }
-        for (LiveLayers.Live one : layers.cutBy(today)) {
+        for (LiveLayers.Live one : asked.toCut()) {
             plants.add(line(one, PottingView.Why.CUT_TODAY, stock, nursery));
         }
         double litres = nursery.rules().of(SPARE)

@@ -10,9 +10,9 @@ import org.springframework.stereotype.Component;
 @Component
 public class CurrentPerson {
 
-    private final PersonRepository people;
+    private final PeopleHere people;
 
-    CurrentPerson(PersonRepository people) {
+    CurrentPerson(PeopleHere people) {
         this.people = people;
     }
 
@@ -38,14 +38,16 @@ public class CurrentPerson {
 
     /** As the nursery calls them. */
     public String fullName() {
-        return people.findById(id()).map(person -> person.fullName).orElseGet(this::name);
+        return row().map(person -> person.fullName).orElseGet(this::name);
     }
 
     /** The units that the person reads. */
     public Units units() {
-        return find().flatMap(person -> people.findById(person.id()))
-                .map(person -> person.units)
-                .orElse(Units.METRIC);
+        return row().map(person -> person.units).orElse(Units.METRIC);
+    }
+
+    private Optional<Person> row() {
+        return find().map(who -> people.byId().get(who.id()));
     }
 
     private SignedIn signedIn() {

@@ -19,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class People {
 
     private final PersonRepository people;
+    private final PeopleHere here;
     private final PasswordEncoder passwords;
     private final PasswordRule rule;
     private final Sessions sessions;
@@ -29,6 +30,7 @@ public class People {
 
     People(
             PersonRepository people,
+            PeopleHere here,
             PasswordEncoder passwords,
             PasswordRule rule,
             Sessions sessions,
@@ -37,6 +39,7 @@ public class People {
             ApplicationEventPublisher events,
             Clock system) {
         this.people = people;
+        this.here = here;
         this.passwords = passwords;
         this.rule = rule;
         this.sessions = sessions;
@@ -170,7 +173,8 @@ public class People {
     /** Full names by id. */
     @Transactional(readOnly = true)
     public Map<Long, String> fullNames() {
-        return all().stream().collect(Collectors.toMap(PersonView::id, PersonView::fullName));
+        return here.byId().entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, one -> one.getValue().fullName));
     }
 
     @Transactional(readOnly = true)

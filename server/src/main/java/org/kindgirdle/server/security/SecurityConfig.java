@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -25,6 +26,7 @@ import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 import org.springframework.session.web.http.CookieSerializer;
 import org.springframework.session.web.http.DefaultCookieSerializer;
 
@@ -163,6 +165,17 @@ class SecurityConfig {
     }
 
     /** It outlives the browser as long as the session does: a phone that was switched off need not sign in again. */
+    /** The repository that the framework makes, with sessions that are not written for every read. */
+    @Bean
+    static BeanPostProcessor quietSessions() {
+        return new BeanPostProcessor() {
+            @Override
+            public Object postProcessAfterInitialization(Object bean, String name) {
+                return bean instanceof JdbcIndexedSessionRepository kept ? QuietSessions.of(kept) : bean;
+            }
+        };
+    }
+
     @Bean
     CookieSerializer cookie(@Value("${spring.session.timeout}") Duration lives, CookieNames names) {
         DefaultCookieSerializer cookie = new DefaultCookieSerializer();

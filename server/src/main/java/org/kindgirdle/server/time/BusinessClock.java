@@ -1,5 +1,7 @@
 package org.kindgirdle.server.time;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -21,6 +23,13 @@ public class BusinessClock {
 
     private static final ZoneId UTC = ZoneId.of("UTC");
 
+    private static final String ZONE = "zone";
+
+    /** Another copy of the application may have moved the site: so long it may go unnoticed. */
+    private static final Duration ZONE_KEPT = Duration.ofSeconds(5);
+
+    private final Cache<String, ZoneId> zone =
+            Caffeine.newBuilder().expireAfterWrite(ZONE_KEPT).build();
     private final DemoClockRepository rows;
     private final Clock system;
     private final boolean demo;
@@ -40,7 +49,12 @@ public class BusinessClock {
 
     /** The site's zone; UTC until there is a site. */
     public ZoneId zone() {
-        return rows.zone().map(ZoneId::of).orElse(UTC);
+        return zone.get(ZONE, key -> rows.zone().map(ZoneId::of).orElse(UTC));
+    }
+
+    /** The site moved, or may have: what is known of its zone is asked for anew. */
+    public void forgetZone() {
+        zone.invalidateAll();
     }
 
     /** Today at the site. */

@@ -1,0 +1,145 @@
+package org.kindgirdle.server.security;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
+
+/**
+ * Sessions that are not written for every read: when one was used last is kept to the minute, and one that did not
+ * change otherwise is left alone.
+ *
+ * @param <S> the sessions of the repository that keeps them
+ */
+final class QuietSessions<S extends Session> implements FindByIndexNameSessionRepository<QuietSessions.Quiet<S>> {
+
+    private static final Duration KEPT_TO = Duration.ofMinutes(1);
+
+    private final FindByIndexNameSessionRepository<S> kept;
+
+    /** The session that this thread's request came with. */
+    private final ThreadLocal<String> found = new ThreadLocal<>();
+
+    /** A request's session is asked for once more right after it was saved, to see whether it counts: once, at once. */
+    private final ThreadLocal<Quiet<S>> justSaved = new ThreadLocal<>();
+
+    private QuietSessions(FindByIndexNameSessionRepository<S> kept) {
+        this.kept = kept;
+    }
+
+    static <S extends Session> QuietSessions<S> of(FindByIndexNameSessionRepository<S> kept) {
+        return new QuietSessions<>(kept);
+    }
+
+    @Override
+    public Quiet<S> createSession() {
+        return new Quiet<>(kept.createSession());
+    }
+
+    @Override
+    public void save(Quiet<S> session) {
+        kept.save(session.session);
+        if (session.getId().equals(found.get())) {
+            justSaved.set(session);
+        }
+    }
+
+    @Override
+    public @Nullable Quiet<S> findById(String id) {
+        Quiet<S> saved = justSaved.get();
+        justSaved.remove();
+        if (saved != null && saved.getId().equals(id)) {
+            return saved;
+        }
+        S session = kept.findById(id);
+        found.set(session == null ? "" : id);
+        return session == null ? null : new Quiet<>(session);
+    }
+
+    @Override
+    public void deleteById(String id) {
+        kept.deleteById(id);
+    }
+
+    @Override
+    public Map<String, Quiet<S>> findByIndexNameAndIndexValue(String name, String value) {
+        return kept.findByIndexNameAndIndexValue(name, value).entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, one -> new Quiet<>(one.getValue())));
+    }
+
+    /** One session, as the repository has it, but for the moments in which it was used. */
+    static final class Quiet<S extends Session> implements Session {
+
+        private final S session;
+
+        private Quiet(S session) {
+            this.session = session;
+        }
+
+        @Override
+        public void setLastAccessedTime(Instant moment) {
+            if (Duration.between(session.getLastAccessedTime(), moment).compareTo(KEPT_TO) >= 0) {
+                session.setLastAccessedTime(moment);
+            }
+        }
+
+        @Override
+        public String getId() {
+            return session.getId();
+        }
+
+        @Override
+        public String changeSessionId() {
+            return session.changeSessionId();
+        }
+
+        @Override
+        public <T> @Nullable T getAttribute(String name) {
+            return session.getAttribute(name);
+        }
+
+        @Override
+        public Set<String> getAttributeNames() {
+            return session.getAttributeNames();
+        }
+
+        @Override
+        public void setAttribute(String name, @Nullable Object value) {
+            session.setAttribute(name, value);
+        }
+
+        @Override
+        public void removeAttribute(String name) {
+            session.removeAttribute(name);
+        }
+
+        @Override
+        public Instant getCreationTime() {
+            return session.getCreationTime();
+        }
+
+        @Override
+        public Instant getLastAccessedTime() {
+            return session.getLastAccessedTime();
+        }
+
+        @Override
+        public void setMaxInactiveInterval(Duration interval) {
+            session.setMaxInactiveInterval(interval);
+        }
+
+        @Override
+        public Duration getMaxInactiveInterval() {
+            return session.getMaxInactiveInterval();
+        }
+
+        @Override
+        public boolean isExpired() {
+            return session.isExpired();
+        }
+    }
+}

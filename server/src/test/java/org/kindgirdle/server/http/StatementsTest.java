@@ -1,0 +1,87 @@
+package org.kindgirdle.server.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.kindgirdle.server.harness.TestNursery.TODAY;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.TestNursery;
+
+/** How often the database is asked: a handful of times for any page, whatever the size of the nursery. */
+@ExtendWith(NurseryExtension.class)
+class StatementsTest {
+
+    private static final int MOST_OF_A_READ = 8;
+    private static final int MOST_OF_A_RECORD = 12;
+
+    private final TestNursery nursery;
+    private final long mother;
+
+    StatementsTest(TestNursery nursery) {
+        this.nursery = nursery;
+        this.mother = nursery.mother("CYDOBL", nursery.field());
+    }
+
+    @Test
+    void a_page_is_read_in_a_handful_of_statements() {
+        List<String> codes = nursery.set(mother, TODAY.minusDays(40), 12);
+        codes.forEach(
+                code -> nursery.record(code, TestNursery.look("CALLUS", 0)).expect(201));
+        String some = "?codes=" + String.join("&codes=", codes);
+        List<String> tooMany = new ArrayList<>();
+        for (String path : List.of(
+                "/layers/" + codes.get(0),
+                "/layers?limit=50",
+                "/layers?search=" + codes.get(0).substring(0, 3),
+                "/layer-cards" + some,
+                "/layer-stems" + some,
+                "/round",
+                "/severing",
+                "/ladder",
+                "/potting",
+                "/stock",
+                "/stock/" + mother,
+                "/mothers",
+                "/mothers/" + mother,
+                "/mothers/" + mother + "/limbs",
+                "/season?placeId=" + nursery.field() + "&recipeId=" + nursery.recipe(),
+                "/ledger",
+                "/trials",
+                "/targets",
+                "/places",
+                "/species",
+                "/recipes",
+                "/house-rules",
+                "/site",
+                "/weather?from=2026-06-01&to=2026-07-20",
+                "/supplies",
+                "/planned-batches",
+                "/layer-changes?since=2026-07-01T00:00:00Z",
+                "/reckoning",
+                "/hands")) {
+            String address = "/api/v1" + path;
+            nursery.grower().get(address).expect(200);
+            long count = TestNursery.statementsOf(nursery.grower(), address);
+            if (count > MOST_OF_A_READ) {
+                tooMany.add(count + " " + path);
+            }
+        }
+        assertThat(tooMany).isEmpty();
+    }
+
+    @Test
+    void a_record_is_written_in_a_dozen() {
+        String code = nursery.set(mother, TODAY.minusDays(30), 1).get(0);
+        nursery.record(code, TestNursery.look("NONE", 0)).expect(201);
+        TestNursery.statements();
+        nursery.record(code, TestNursery.look("CALLUS", 0)).expect(201);
+        assertThat(TestNursery.settledStatements()).isLessThanOrEqualTo(MOST_OF_A_RECORD);
+        Map<String, Object> water = Map.of("kind", "TOPPED_UP", "details", Map.of("waterMl", 40));
+        nursery.record(code, water).expect(201);
+        assertThat(TestNursery.settledStatements()).isLessThanOrEqualTo(MOST_OF_A_RECORD);
+    }
+}
