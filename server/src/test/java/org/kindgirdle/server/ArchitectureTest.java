@@ -5,6 +5,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaPackage;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -13,6 +14,7 @@ import jakarta.persistence.Entity;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Set;
 import org.jspecify.annotations.NullMarked;
 import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
@@ -44,6 +46,39 @@ class ArchitectureTest {
                 .areAssignableTo(Repository.class)
                 .should()
                 .bePackagePrivate()
+                .check(SERVER);
+    }
+
+    /** Lists and counts over 200,000 layers, and whole-nursery files; each says why beside its statements. */
+    @Test
+    void sql_by_hand_stands_in_a_handful_of_classes() {
+        Set<String> byHand = Set.of(
+                "LayerList",
+                "LayerWhere",
+                "Outcomes",
+                "DecisionTables",
+                "RawTable",
+                "NurseryTables",
+                "Shadows",
+                "NurseryPeople",
+                "NurseryReader",
+                "NurseryWriter");
+        noClasses()
+                .that(DescribedPredicate.describe(
+                        "are none of " + byHand,
+                        one -> !byHand.contains(one.getSimpleName().split("\\$")[0])
+                                && byHand.stream()
+                                        .noneMatch(name -> one.getName().contains("." + name + "$"))))
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("org.springframework.jdbc.core..")
+                .check(SERVER);
+        noClasses()
+                .that()
+                .areAnnotatedWith(RestController.class)
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("org.springframework.jdbc..", "jakarta.persistence..")
                 .check(SERVER);
     }
 

@@ -3,6 +3,7 @@ package org.kindgirdle.server.command;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.sql.SQLException;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.UUID;
@@ -11,7 +12,7 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -21,13 +22,28 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class CommandLedger {
 
+    /** MariaDB's error for a transaction that was taken back for another. */
+    private static final int DEADLOCK = 1213;
+
+    private static final int MOST_AGAIN = 3;
+
     private final CommandRepository commands;
+    private final WriteTurns turns;
+    private final TransactionTemplate transaction;
     private final JsonMapper json;
     private final BusinessClock clock;
     private final CurrentPerson person;
 
-    CommandLedger(CommandRepository commands, JsonMapper json, BusinessClock clock, CurrentPerson person) {
+    CommandLedger(
+            CommandRepository commands,
+            WriteTurns turns,
+            TransactionTemplate transaction,
+            JsonMapper json,
+            BusinessClock clock,
+            CurrentPerson person) {
         this.commands = commands;
+        this.turns = turns;
+        this.transaction = transaction;
         this.json = json;
         this.clock = clock;
         this.person = person;
@@ -40,8 +56,33 @@ public class CommandLedger {
      * @param type of the answer
      * @throws ProblemException 409 if the UUID was used for something else
      */
-    @Transactional
     public <T> T once(UUID id, String kind, Object body, Class<T> type, Supplier<T> effect) {
+        return turns.inTurn(() -> tried(() -> transaction.execute(open -> write(id, kind, body, type, effect))));
+    }
+
+    /** Of two that wait for one another the database takes one back whole: it is done again, as if it had just come. */
+    private static <T> T tried(Supplier<T> write) {
+        for (int again = 0; ; again++) {
+            try {
+                return write.get();
+            } catch (RuntimeException failure) {
+                if (again == MOST_AGAIN || !isDeadlock(failure)) {
+                    throw failure;
+                }
+            }
+        }
+    }
+
+    private static boolean isDeadlock(Throwable failure) {
+        for (Throwable one = failure; one != null; one = one.getCause()) {
+            if (one instanceof SQLException sql && sql.getErrorCode() == DEADLOCK) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private <T> T write(UUID id, String kind, Object body, Class<T> type, Supplier<T> effect) {
         String hash = hash(kind, body);
         long who = person.id();
         // the unique key makes a second sender wait here until the first has committed or gone

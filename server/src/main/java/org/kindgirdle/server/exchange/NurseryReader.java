@@ -53,6 +53,7 @@ class NurseryReader {
     private final JdbcTemplate jdbc;
     private final TransactionTemplate transaction;
     private final NurseryTables tables;
+    private final Shadows shadows;
     private final NurseryPeople people;
     private final ImportStore store;
     private final PhotoFiles photos;
@@ -66,6 +67,7 @@ class NurseryReader {
             JdbcTemplate jdbc,
             TransactionTemplate transaction,
             NurseryTables tables,
+            Shadows shadows,
             NurseryPeople people,
             ImportStore store,
             PhotoFiles photos,
@@ -76,6 +78,7 @@ class NurseryReader {
         this.jdbc = jdbc;
         this.transaction = transaction;
         this.tables = tables;
+        this.shadows = shadows;
         this.people = people;
         this.store = store;
         this.photos = photos;
@@ -87,13 +90,20 @@ class NurseryReader {
         this.oneRow = json.reader().without(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
     }
 
-    /** @param look only see whether it could be done: it is done, and taken back */
+    /**
+     * @param look only see whether it could be done: it is done in tables that nobody else sees, and that are gone when
+     *     it is over
+     */
     Outcome run(UUID id, boolean look) {
         Counting counting = new Counting(look);
         transaction.executeWithoutResult(open -> {
-            lock.holdForChange();
+            List<Kept> all = tables.all();
+            List<String> names = all.stream().map(Kept::table).toList();
+            if (!look) {
+                lock.holdForChange();
+            }
             try (InputStream in = new BufferedInputStream(Files.newInputStream(store.path(id)), 1 << 16)) {
-                replace(id, in, counting);
+                replace(id, in, all, look, counting);
             } catch (JacksonException broken) {
                 counting.broken("The file can't be read on: " + broken.getOriginalMessage() + " (line "
                         + broken.getLocation().getLineNr() + ").");
@@ -107,6 +117,9 @@ class NurseryReader {
             } finally {
                 jdbc.execute("set @kg_replaces_nursery = null");
                 jdbc.execute("set foreign_key_checks = 1");
+                if (look) {
+                    shadows.lift(names);
+                }
             }
             if (look || counting.isBad()) {
                 open.setRollbackOnly();
@@ -116,14 +129,16 @@ class NurseryReader {
         return counting.outcome();
     }
 
-    private void replace(UUID id, InputStream in, Counting counting) {
+    private void replace(UUID id, InputStream in, List<Kept> all, boolean look, Counting counting) {
         NurseryPeople.Before before = people.before();
+        List<String> from = new ArrayList<>(all.stream().map(Kept::table).toList());
+        Collections.reverse(from);
+        if (look) {
+            shadows.cast(from);
+        }
         // rows refer to one another both ways, and are looked at when all of them are there
         jdbc.execute("set foreign_key_checks = 0");
         jdbc.execute("set @kg_replaces_nursery = 1");
-        List<Kept> all = new ArrayList<>(tables.all());
-        List<String> from = new ArrayList<>(all.stream().map(Kept::table).toList());
-        Collections.reverse(from);
         from.forEach(table -> jdbc.update("delete from " + table));
         read(id, in, all, counting);
         if (counting.isBad()) {
@@ -135,15 +150,19 @@ class NurseryReader {
             return;
         }
         jdbc.execute("set foreign_key_checks = 1");
-        jdbc.update("delete from command");
+        if (!look) {
+            jdbc.update("delete from command");
+            clock.forgetZone();
+        }
         jdbc.update("update layer l set set_on ="
                 + " coalesce((select min(e.on_date) from layer_event e where e.layer_id = l.id), l.set_on)");
         long rows = counting.rows();
-        clock.forgetZone();
         if (!made(id, rows, counting)) {
             throw new ImportWork.CancelledException();
         }
-        people.moved(before);
+        if (!look) {
+            people.moved(before);
+        }
     }
 
     /** The projections, from the journal: that also reads every record of it. */

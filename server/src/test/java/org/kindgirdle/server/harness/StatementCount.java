@@ -14,7 +14,6 @@ final class StatementCount extends NoOpQueryExecutionListener {
     @Override
     public void afterQuery(ExecutionInfo execution, List<QueryInfo> queries) {
         COUNT.incrementAndGet();
-        System.out.println("SQL " + queries.get(0).getQuery().replaceAll("\\s+", " "));
     }
 
     static long take() {
