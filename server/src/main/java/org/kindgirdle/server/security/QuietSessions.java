@@ -21,12 +21,6 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
 
     private final FindByIndexNameSessionRepository<S> kept;
 
-    /** The session that this thread's request came with. */
-    private final ThreadLocal<String> found = new ThreadLocal<>();
-
-    /** A request's session is asked for once more right after it was saved, to see whether it counts: once, at once. */
-    private final ThreadLocal<Quiet<S>> justSaved = new ThreadLocal<>();
-
     private QuietSessions(FindByIndexNameSessionRepository<S> kept) {
         this.kept = kept;
     }
@@ -43,26 +37,35 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
     @Override
     public void save(Quiet<S> session) {
         kept.save(session.session);
-        if (session.getId().equals(found.get())) {
-            justSaved.set(session);
-        }
     }
 
     @Override
+    @SuppressWarnings("unchecked")
     public @Nullable Quiet<S> findById(String id) {
-        Quiet<S> saved = justSaved.get();
-        justSaved.remove();
-        if (saved != null && saved.getId().equals(id)) {
-            return saved;
+        Map<String, Object> known = SessionsOfRequest.known();
+        if (known != null
+                && known.get(id) instanceof Quiet<?> here
+                && here.getId().equals(id)) {
+            return (Quiet<S>) here;
         }
         S session = kept.findById(id);
-        found.set(session == null ? "" : id);
-        return session == null ? null : new Quiet<>(session);
+        if (session == null) {
+            return null;
+        }
+        Quiet<S> quiet = new Quiet<>(session);
+        if (known != null) {
+            known.put(id, quiet);
+        }
+        return quiet;
     }
 
     @Override
     public void deleteById(String id) {
         kept.deleteById(id);
+        Map<String, Object> known = SessionsOfRequest.known();
+        if (known != null) {
+            known.remove(id);
+        }
     }
 
     @Override
