@@ -1,5 +1,6 @@
 package org.kindgirdle.server.calendar;
 
+import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -17,10 +18,12 @@ import org.springframework.transaction.annotation.Transactional;
 class Told {
 
     private final CalendarEntryRepository entries;
+    private final EntityManager entities;
     private final BusinessClock clock;
 
-    Told(CalendarEntryRepository entries, BusinessClock clock) {
+    Told(CalendarEntryRepository entries, EntityManager entities, BusinessClock clock) {
         this.entries = entries;
+        this.entities = entities;
         this.clock = clock;
     }
 
@@ -63,7 +66,11 @@ class Told {
     }
 
     private void keep(ToldEntry told, Map<String, CalendarEntryRow> rows) {
-        CalendarEntryRow row = rows.computeIfAbsent(told.entry().uid(), uid -> entries.save(new CalendarEntryRow(uid)));
+        CalendarEntryRow row = rows.get(told.entry().uid());
+        if (row == null) {
+            row = new CalendarEntryRow(told.entry().uid());
+            entities.persist(row);
+        }
         row.tell(told);
     }
 }
