@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -24,6 +25,7 @@ import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.harden.WinterCare;
+import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
@@ -59,6 +61,16 @@ final class Follower extends Grower {
     private static final int INDOORS_AHEAD_DAYS = 14;
     private static final double POT_ML = 3000;
     private static final double CURES = .7;
+
+    /** What a record of each kind took, by the house's figures; what is only written down takes nothing. */
+    private static final Map<Class<? extends LayerRecord>, String> MINUTES = Map.of(
+            LayerRecord.Looked.class, "minutes.look",
+            LayerRecord.Observed.class, "minutes.look",
+            LayerRecord.ToppedUp.class, "minutes.top-up",
+            LayerRecord.Severed.class, "minutes.sever",
+            LayerRecord.Rerung.class, "minutes.set-ring",
+            LayerRecord.Tended.class, "minutes.other",
+            LayerRecord.Moved.class, "minutes.other");
 
     private final List<LayerEvent> journal = new ArrayList<>();
     private final Watch watch;
@@ -136,6 +148,8 @@ final class Follower extends Grower {
 
     private void write(LocalDate day, LayerRecord what) {
         Instant at = day.atTime(9, 0).toInstant(ZoneOffset.UTC).plusSeconds(journal.size());
+        String figure = MINUTES.get(what.getClass());
+        works(figure == null ? 0 : Nursery.RULES.of(Rule.of(figure)));
         journal.add(new LayerEvent(new UUID(plant.begun.number(), journal.size()), day, at, at, null, what));
         state = null;
         watch.story(day, what, plant.toString());

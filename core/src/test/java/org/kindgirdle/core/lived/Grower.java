@@ -12,6 +12,7 @@ abstract class Grower {
     final Plant plant;
     final Nursery nursery;
     private final Luck rounds;
+    private double minutesToday;
     private String end = "";
     private boolean released;
 
@@ -39,6 +40,18 @@ abstract class Grower {
             next = next.plusDays(1);
         }
         return next;
+    }
+
+    /** Work of a day, by the house's figures. */
+    void works(double minutes) {
+        minutesToday += minutes;
+    }
+
+    /** What the day's work took; the next day begins at none. */
+    double takeMinutes() {
+        double minutes = minutesToday;
+        minutesToday = 0;
+        return minutes;
     }
 
     void release() {

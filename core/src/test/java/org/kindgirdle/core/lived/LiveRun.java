@@ -55,7 +55,8 @@ class LiveRun {
 
     private static void tell(Lives.Result lived) {
         lived.told().forEach(System.out::println);
-        System.out.println(lived.clime() + ": " + lived.ends());
+        System.out.printf(
+                "%s: %s; the longest round took %.0f minutes%n", lived.clime(), lived.ends(), lived.longestRound());
         Case.byKind(lived.cases()).forEach((what, cases) -> {
             System.out.println("  " + what + ": " + cases.size() + " times");
             cases.stream().limit(3).forEach(one -> System.out.println("    " + one));

@@ -28,6 +28,7 @@ final class Lives {
      * @param ends how the follower's layers ended, and how often
      * @param cases of what must never happen
      * @param told the story of the layer that was asked for
+     * @param longestRound minutes that the follower's layers took on one day, at most
      */
     record Result(
             String clime,
@@ -37,7 +38,8 @@ final class Lives {
             int calendar,
             Map<String, Integer> ends,
             List<Case> cases,
-            List<String> told) {}
+            List<String> told,
+            double longestRound) {}
 
     /**
      * @param which layers of the nursery live, by number
@@ -74,6 +76,7 @@ final class Lives {
         List<Grower> all = new ArrayList<>(followers);
         all.addAll(knowing);
         all.addAll(calendar);
+        double longest = 0;
         LocalDate first = nursery.today();
         for (LocalDate day = first;
                 all.stream().anyMatch(one -> !one.isOver()) && day.getYear() < Nursery.FIRST_YEAR + 5;
@@ -82,6 +85,8 @@ final class Lives {
             for (Grower one : all) {
                 live(one, day, years);
             }
+            longest = Math.max(
+                    longest, followers.stream().mapToDouble(Grower::takeMinutes).sum());
         }
         Map<String, Integer> ends = new TreeMap<>();
         followers.forEach(one -> ends.merge(one.isOver() ? one.end() : STILL_THERE, 1, Integer::sum));
@@ -93,7 +98,8 @@ final class Lives {
                 released(calendar),
                 ends,
                 cases,
-                told);
+                told,
+                longest);
     }
 
     private static void live(Grower one, LocalDate day, int years) {
