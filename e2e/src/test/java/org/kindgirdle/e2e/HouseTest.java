@@ -253,7 +253,7 @@ class HouseTest {
             assertThat(visit.field("Scientific name")).hasValue("Sorbus carrowensis");
             visit.field("Stops at").fill("36");
             visit.tap("save-profile");
-            assertThat(visit.page().getByText("your own")).isVisible();
+            assertThat(visit.page().getByText("· your own")).isVisible();
 
             profile(visit, "snowbell", "80");
             visit.button("Edit snowbell").click();
