@@ -62,7 +62,7 @@ const dueWater = computed(() =>
 const dueStub = computed(() => props.layer.jobs.find((job) => job.code === 'TIDY_STUB'))
 const leader = ref('')
 const due = (job: { daysLate: number; by: string }) =>
-  job.daysLate ? `${job.daysLate} days late` : `by ${dayText(job.by, props.layer.asOf)}`
+  job.daysLate ? t('late', job.daysLate) : `by ${dayText(job.by, props.layer.asOf)}`
 
 function topUp(): void {
   if (props.layer.recipe.method === 'JAR') {

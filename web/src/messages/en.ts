@@ -193,6 +193,7 @@ export const en = {
     sumOnMother:
       '{rooted} of {ofRooted} of which it is known rooted; of none that was severed is it known yet whether it lives on.',
   },
+  late: '{n} day late | {n} days late',
   house: {
     winterLow: 'Lowest night, one winter in ten',
     needsWinter: 'Needs a winter to rest in?',

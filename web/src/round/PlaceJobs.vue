@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useI18n } from 'vue-i18n'
 import { computed, ref } from 'vue'
 import { dayText } from '@/shared/dates'
 import { useOutbox } from '@/shared/device/outbox'
@@ -12,6 +13,7 @@ import StemThumb from '@/stem/StemThumb.vue'
 import type { JobOnRound } from './useWalk'
 
 /** What is to do at one place, and the same done to all of it at once. */
+const { t } = useI18n()
 const props = defineProps<{
   place: string
   jobs: JobOnRound[]
@@ -68,7 +70,7 @@ function stem(code: string) {
 }
 
 function due(job: JobOnRound): string {
-  if (job.daysLate > 0) return job.daysLate === 1 ? '1 day late' : `${job.daysLate} days late`
+  if (job.daysLate > 0) return t('late', job.daysLate)
   return job.by === props.today ? 'due today' : `may wait to ${dayText(job.by, props.today)}`
 }
 </script>

@@ -66,7 +66,7 @@ function choose(): void {
         </div>
         <div>
           <p class="text-lg font-bold" data-testid="headline">{{ layer.headline }}</p>
-          <p v-if="late > 0" class="font-bold text-rust">{{ late }} days late.</p>
+          <p v-if="late > 0" class="font-bold text-rust">{{ $t('late', late) }}.</p>
           <p v-if="layer.driesOn" class="text-sm text-muted">
             {{
               layer.driesOn < today

@@ -17,6 +17,9 @@ import org.springframework.stereotype.Component;
 @Component
 public class Phrases {
 
+    /** A place with the word for one and that for more. */
+    private static final int FORMS = 3;
+
     /** What would be rounded to none, or to all. */
     private static final double NEARLY = .005;
 
@@ -41,11 +44,14 @@ public class Phrases {
         }
         // in one pass: what somebody typed is never taken for a place to be filled in
         return PLACE.matcher(text).replaceAll(place -> {
-            String value = values.get(place.group(1));
+            String[] parts = place.group(1).split("\\|");
+            String value = values.get(parts[0]);
             if (value == null) {
                 throw new IllegalStateException("a value is missing in the words of " + key + ": " + place.group());
             }
-            return Matcher.quoteReplacement(value);
+            // {count|node|nodes} is the word for so many
+            String said = parts.length == FORMS ? (value.equals("1") ? parts[1] : parts[2]) : value;
+            return Matcher.quoteReplacement(said);
         });
     }
 

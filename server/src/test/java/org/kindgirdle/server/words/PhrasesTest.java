@@ -152,6 +152,15 @@ class PhrasesTest {
                 .contains("sever it before frost");
     }
 
+    /** "About 1 nodes lie between them", "Set 1 layers", "1 days late". */
+    @Test
+    void line_17_one_is_not_many() {
+        assertThat(phrases.say("round.late", Map.of("days", "1"))).isEqualTo("1 day late");
+        assertThat(phrases.say("round.late", Map.of("days", "2"))).isEqualTo("2 days late");
+        Map<String, String> between = Map.of("limb", "Low arm", "count", "1", "upper", "a", "lower", "b");
+        assertThat(phrases.say("limb.fault.TOO_FEW_NODES", between)).contains("about 1 node lies between a and b");
+    }
+
     /** "0 in 100 are full by now" was said of a chance, and "100 in 100" of what was not certain. */
     @Test
     void line_17_nearly_none_is_not_none_and_nearly_all_is_not_all() {
