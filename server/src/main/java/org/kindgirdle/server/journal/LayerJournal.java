@@ -157,6 +157,8 @@ public class LayerJournal {
         }
         // the rows refer to one another by number only: layers must be there before their records
         layers.flush();
+        // records refer to their layers, which Hibernate is not told: they come first
+        entities.flush();
         events.saveAll(records);
         return rows.stream().map(layer -> layer.code).toList();
     }

@@ -212,6 +212,8 @@ public class Loading {
             entities.persist(layer);
             records.getOrDefault(layer.number, List.of()).forEach(row -> row.layerId = layer.id());
         });
+        // records refer to their layers, which Hibernate is not told: they come first
+        entities.flush();
         insert(records.values().stream().flatMap(List::stream).toList());
         return rows.stream().map(layer -> layer.code).toList();
     }

@@ -1,6 +1,7 @@
 package org.kindgirdle.server.journal;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.FlushModeType;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -96,6 +97,8 @@ public class Snapshots {
         return rows.createQuery(
                         "select lock.edition, (select min(layer.setOn) from Layer layer) from NurseryLockRow lock",
                         Object[].class)
+                // whoever changes what it is about has flushed that: no need to look through all that is loaded
+                .setFlushMode(FlushModeType.COMMIT)
                 .getSingleResult();
     }
 

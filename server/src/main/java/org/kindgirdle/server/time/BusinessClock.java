@@ -24,12 +24,17 @@ public class BusinessClock {
     private static final ZoneId UTC = ZoneId.of("UTC");
 
     private static final String ZONE = "zone";
+    private static final String TODAY = "today";
 
     /** Another copy of the application may have moved the site: so long it may go unnoticed. */
     private static final Duration ZONE_KEPT = Duration.ofSeconds(5);
 
     private final Cache<String, ZoneId> zone =
             Caffeine.newBuilder().expireAfterWrite(ZONE_KEPT).build();
+    /** The demo runs in one copy, and whoever moves its clock does it here. */
+    private final Cache<String, LocalDate> demoDay =
+            Caffeine.newBuilder().expireAfterWrite(ZONE_KEPT).build();
+
     private final DemoClockRepository rows;
     private final Clock system;
     private final boolean demo;
@@ -59,7 +64,7 @@ public class BusinessClock {
 
     /** Today at the site. */
     public LocalDate today() {
-        return demo ? rows.today() : systemDay();
+        return demo ? demoDay.get(TODAY, key -> rows.today()) : systemDay();
     }
 
     /** How many days the business clock is ahead of the system's; 0 outside the demo. */
@@ -94,6 +99,7 @@ public class BusinessClock {
     /** The day on which a demo begins that has nothing in it yet. */
     public void beginDemoOn(LocalDate day) {
         rows.save(new DemoClockRow(day));
+        demoDay.invalidateAll();
     }
 
     /** Moves the demo's clock forward. @return false if the day lies before the one that it stands at */
@@ -102,6 +108,7 @@ public class BusinessClock {
             return false;
         }
         boolean another = rows.moveTo(day) == 1;
+        demoDay.invalidateAll();
         if (another) {
             dayBegunAt = system.instant();
         }

@@ -16,9 +16,9 @@ interface DemoClockRepository extends JpaRepository<DemoClockRow, Integer> {
     @Query("select site.zone from Site site")
     Optional<String> zone();
 
-    /** Forward only. @return 1 if it moved */
+    /** Forward only. What was loaded on the day before is let go: a season is played in one go. @return 1 if it moved */
     @Transactional
-    @Modifying
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query("update DemoClockRow clock set clock.today = :day where clock.today < :day")
     int moveTo(LocalDate day);
 }
