@@ -26,7 +26,7 @@ maven -T 2 -DskipTests install | quiet
 # Two lanes side by side, of about the same length: what is tested waits on the database, the browser and the disk by
 # turns. Nothing is compiled in them. What the first lane says is shown when it has ended.
 tests=surefire:test@default-test
-slow=KgCommandTest,LifeOfALayerTest,SeasonTest
+slow=KgCommandTest
 said=$(mktemp)
 first_lane() {
     local result=0
