@@ -59,7 +59,6 @@ class ArchitectureTest {
                 "DecisionTables",
                 "RawTable",
                 "NurseryTables",
-                "Shadows",
                 "NurseryPeople",
                 "NurseryReader",
                 "NurseryWriter");

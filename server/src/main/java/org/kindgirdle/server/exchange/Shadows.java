@@ -1,60 +1,83 @@
 package org.kindgirdle.server.exchange;
 
+import jakarta.persistence.EntityManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import org.springframework.jdbc.core.ConnectionCallback;
-import org.springframework.jdbc.core.JdbcTemplate;
+import org.hibernate.Session;
 import org.springframework.stereotype.Component;
 
 /**
  * Tables of the same names and columns that only the open connection sees, in place of the real ones: a file is looked
  * through in them, while everybody else records and reads. MariaDB's temporary tables are no matter of entities, so
- * this is SQL by hand.
+ * Hibernate's own connection is worked on.
  */
 @Component
 class Shadows {
 
     private static final String LOCK = "nursery_lock";
 
-    private final JdbcTemplate jdbc;
+    private final EntityManager entities;
 
-    Shadows(JdbcTemplate jdbc) {
-        this.jdbc = jdbc;
+    Shadows(EntityManager entities) {
+        this.entities = entities;
     }
 
     /** From now on these tables are empty ones, on this connection; with an edition of the master data of their own. */
     void cast(List<String> tables) {
-        Stream.concat(tables.stream(), Stream.of(LOCK)).forEach(this::cast);
-        jdbc.update(
-                "insert into " + LOCK + " (id, edition) values (1, ?)",
-                UUID.randomUUID().toString());
+        work(statement -> {
+            for (String table : tables) {
+                cast(statement, table);
+            }
+            cast(statement, LOCK);
+            statement.execute("insert into " + LOCK + " (id, edition) values (1, '" + UUID.randomUUID() + "')");
+        });
     }
 
     /** Temporary tables take neither references to others nor an index of words. */
-    private void cast(String table) {
-        String made = jdbc.queryForObject("show create table " + table, (row, index) -> row.getString(2));
+    private static void cast(Statement statement, String table) throws SQLException {
+        String made;
+        try (ResultSet row = statement.executeQuery("show create table " + table)) {
+            row.next();
+            made = row.getString(2);
+        }
         List<String> lines = made.lines().toList();
         String kept = lines.subList(1, lines.size() - 1).stream()
                 .map(line -> line.strip().replaceFirst(",$", ""))
                 .filter(line -> !line.startsWith("FULLTEXT KEY") && !line.contains(" FOREIGN KEY "))
                 .collect(Collectors.joining(", "));
-        jdbc.execute("create temporary table " + table + " (" + kept + ") "
+        statement.execute("create temporary table " + table + " (" + kept + ") "
                 + lines.get(lines.size() - 1).substring(1));
     }
 
     /** The real ones again. A connection that does not let go of its shadows is given up with them. */
     void lift(List<String> tables) {
-        try {
-            Stream.concat(tables.stream(), Stream.of(LOCK))
-                    .forEach(table -> jdbc.execute("drop temporary table if exists " + table));
-        } catch (RuntimeException stuck) {
-            jdbc.execute((ConnectionCallback<Void>) connection -> {
-                connection.abort(Runnable::run);
-                return null;
-            });
-            throw stuck;
-        }
+        work(statement -> {
+            try {
+                for (String table : tables) {
+                    statement.execute("drop temporary table if exists " + table);
+                }
+                statement.execute("drop temporary table if exists " + LOCK);
+            } catch (SQLException stuck) {
+                statement.getConnection().abort(Runnable::run);
+                throw stuck;
+            }
+        });
+    }
+
+    /** Something done on the open connection. */
+    private interface Deed {
+        void on(Statement statement) throws SQLException;
+    }
+
+    private void work(Deed deed) {
+        entities.unwrap(Session.class).doWork(connection -> {
+            try (Statement statement = connection.createStatement()) {
+                deed.on(statement);
+            }
+        });
     }
 }
