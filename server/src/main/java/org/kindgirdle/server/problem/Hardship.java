@@ -28,11 +28,8 @@ final class Hardship {
 
     private static final String AWAY = "The database can't be reached";
 
-    /**
-     * Of the server: lock wait timeout, deadlock, record changed since it was read (with snapshot isolation), and a key
-     * that another wrote between the question for it and the answer.
-     */
-    private static final Set<Integer> LOCKS = Set.of(1205, 1213, 1020, 1062);
+    /** Of the server: lock wait timeout, deadlock, record changed since it was read (with snapshot isolation). */
+    private static final Set<Integer> LOCKS = Set.of(1205, 1213, 1020);
 
     /** Of the server: error 28 from its storage, table full, disk full, write and sync errors. */
     private static final Set<Integer> DISK = Set.of(1021, 1030, 1114, 1026, 3);

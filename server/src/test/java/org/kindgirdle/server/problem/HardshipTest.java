@@ -22,8 +22,6 @@ class HardshipTest {
                 Arguments.of(
                         new SQLException("Lock wait timeout exceeded", "HY000", 1205), 503, "Somebody else is at it"),
                 Arguments.of(new SQLException("Deadlock found", "40001", 1213), 503, "Somebody else is at it"),
-                // two who save filters under one name, or send one file, at the same moment
-                Arguments.of(new SQLException("Duplicate entry", "23000", 1062), 503, "Somebody else is at it"),
                 Arguments.of(new CannotAcquireLockException("deadlock"), 503, "Somebody else is at it"),
                 Arguments.of(
                         new SQLException("The table is full", "HY000", 1114), 507, "No room on the nursery's disk"),
