@@ -28,10 +28,6 @@ class CalendarEntryRow {
 
     protected CalendarEntryRow() {}
 
-    CalendarEntryRow(String uid) {
-        this.uid = uid;
-    }
-
     Told.ToldEntry told() {
         return new Told.ToldEntry(new Entry(uid, fromDay, toDay, summary, description), sequence, changedAt, cancelled);
     }

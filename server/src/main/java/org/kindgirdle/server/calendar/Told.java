@@ -1,6 +1,5 @@
 package org.kindgirdle.server.calendar;
 
-import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -18,12 +17,10 @@ import org.springframework.transaction.annotation.Transactional;
 class Told {
 
     private final CalendarEntryRepository entries;
-    private final EntityManager entities;
     private final BusinessClock clock;
 
-    Told(CalendarEntryRepository entries, EntityManager entities, BusinessClock clock) {
+    Told(CalendarEntryRepository entries, BusinessClock clock) {
         this.entries = entries;
-        this.entities = entities;
         this.clock = clock;
     }
 
@@ -66,11 +63,13 @@ class Told {
     }
 
     private void keep(ToldEntry told, Map<String, CalendarEntryRow> rows) {
-        CalendarEntryRow row = rows.get(told.entry().uid());
+        Entry entry = told.entry();
+        CalendarEntryRow row = rows.get(entry.uid());
         if (row == null) {
-            row = new CalendarEntryRow(told.entry().uid());
-            entities.persist(row);
+            entries.tellFirst(
+                    entry.uid(), entry.from(), entry.to(), entry.summary(), entry.description(), told.changedAt());
+        } else {
+            row.tell(told);
         }
-        row.tell(told);
     }
 }

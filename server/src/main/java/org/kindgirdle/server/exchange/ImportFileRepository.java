@@ -11,6 +11,24 @@ import org.springframework.data.jpa.repository.Query;
 
 interface ImportFileRepository extends JpaRepository<ImportFileRow, UUID> {
 
+    /** Unless it is here already: a sender who heard nothing sends again, perhaps while the first is still on its way. */
+    @Modifying
+    @Query("""
+            insert into ImportFileRow
+                    (id, personId, name, nursery, bytes, madeAt, state, done, cancelled, head)
+            values (:id, :personId, :name, :nursery, :bytes, :madeAt, :state, 0, false, :head)
+            on conflict (id) do nothing
+            """)
+    void add(
+            UUID id,
+            long personId,
+            String name,
+            boolean nursery,
+            long bytes,
+            Instant madeAt,
+            ImportStore.State state,
+            ImportStore.Head head);
+
     @Query("select file.id from ImportFileRow file where file.madeAt < :before")
     List<UUID> olderThan(Instant before);
 

@@ -49,10 +49,6 @@ class ImportFileRow {
 
     protected ImportFileRow() {}
 
-    ImportFileRow(UUID id) {
-        this.id = id;
-    }
-
     ImportStore.ImportFile view() {
         return new ImportStore.ImportFile(id, name, nursery, bytes, state, done, cancelled, head, mapping, outcome);
     }

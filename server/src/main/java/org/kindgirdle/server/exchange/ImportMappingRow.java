@@ -24,10 +24,4 @@ class ImportMappingRow {
 
     @SuppressWarnings("NullAway.Init")
     protected ImportMappingRow() {}
-
-    ImportMappingRow(String headerHash, Mapping mapping, Instant usedAt) {
-        this.headerHash = headerHash;
-        this.mapping = mapping;
-        this.usedAt = usedAt;
-    }
 }

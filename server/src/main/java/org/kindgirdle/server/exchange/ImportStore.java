@@ -120,7 +120,8 @@ class ImportStore implements BeforeServing {
                 Files.deleteIfExists(part);
                 throw cutOff;
             }
-            Files.move(part, path(id), StandardCopyOption.REPLACE_EXISTING);
+            // at one stroke: another who sends the same may be reading it
+            Files.move(part, path(id), StandardCopyOption.ATOMIC_MOVE);
             return Files.size(path(id));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -129,17 +130,7 @@ class ImportStore implements BeforeServing {
 
     @Transactional
     public void add(UUID id, String name, boolean nursery, long bytes, Head head) {
-        if (files.existsById(id)) {
-            return;
-        }
-        ImportFileRow row = new ImportFileRow(id);
-        row.personId = person.id();
-        row.name = name;
-        row.nursery = nursery;
-        row.bytes = bytes;
-        row.madeAt = clock.systemNow();
-        row.head = head;
-        entities.persist(row);
+        files.add(id, person.id(), name, nursery, bytes, clock.systemNow(), State.HERE, head);
     }
 
     Optional<ImportFile> find(UUID id) {
@@ -199,6 +190,6 @@ class ImportStore implements BeforeServing {
 
     @Transactional
     public void remember(String headerHash, Mapping mapping) {
-        mappings.save(new ImportMappingRow(headerHash, mapping, clock.systemNow()));
+        mappings.put(headerHash, mapping, clock.systemNow());
     }
 }

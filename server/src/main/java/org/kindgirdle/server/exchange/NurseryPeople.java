@@ -77,6 +77,7 @@ class NurseryPeople {
                 renumbered.add(name);
             }
         });
+        people.changed();
         jdbc.update("delete from known_device");
         // a session remembers the role of before: whoever else is signed in comes in anew
         jdbc.update("delete from SPRING_SESSION where principal_name <> ?", before.owner);

@@ -22,9 +22,4 @@ class SavedFilterRow {
     String query = "";
 
     protected SavedFilterRow() {}
-
-    SavedFilterRow(long personId, String name) {
-        this.personId = personId;
-        this.name = name;
-    }
 }

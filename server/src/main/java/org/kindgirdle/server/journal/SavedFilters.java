@@ -52,19 +52,11 @@ class SavedFilters {
     @Transactional
     public List<SavedFilter> save(@Valid @RequestBody FilterRequest filter) {
         String name = filter.name().strip();
-        SavedFilterRow row = filters.findByPersonIdAndName(person.id(), name).orElse(null);
-        if (row == null) {
-            if (filters.countByPersonId(person.id()) >= MOST) {
-                throw ProblemException.invalid(
-                        "name",
-                        filter.name(),
-                        "at most " + MOST + " filters",
-                        "Throw one away before you save another.");
-            }
-            row = new SavedFilterRow(person.id(), name);
+        if (!filters.existsByPersonIdAndName(person.id(), name) && filters.countByPersonId(person.id()) >= MOST) {
+            throw ProblemException.invalid(
+                    "name", filter.name(), "at most " + MOST + " filters", "Throw one away before you save another.");
         }
-        row.query = filter.query();
-        filters.save(row);
+        filters.put(person.id(), name, filter.query());
         return all();
     }
 

@@ -23,6 +23,7 @@ import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.RecipeView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -116,8 +117,7 @@ public class Trials {
     public TrialView.TrialPage begin(TrialView.TrialEdit edit) {
         NurserySnapshot nursery = snapshots.take();
         trials.findByName(edit.name().strip()).ifPresent(other -> {
-            throw ProblemException.invalid(
-                    "name", edit.name(), "a name of its own", "There is a trial of this name already.");
+            throw taken(edit.name());
         });
         if (new HashSet<>(edit.recipeIds()).size() < edit.recipeIds().size()) {
             throw ProblemException.invalid(
@@ -140,7 +140,7 @@ public class Trials {
         row.seed = seed;
         row.madeBy = person.fullName();
         row.madeOn = nursery.today();
-        long id = trials.saveAndFlush(row).id();
+        long id = written(row).id();
         for (int arm = 0; arm < recipes.size(); arm++) {
             RecipeView recipe = recipes.get(arm);
             entities.persist(new TrialArmRow(id, arm, key(recipe.id()), recipe.number()));
@@ -153,6 +153,19 @@ public class Trials {
                     id, i + 1, place.motherId(), place.limbId(), deal.arms().get(i)));
         }
         return page(row);
+    }
+
+    private TrialRow written(TrialRow row) {
+        try {
+            return trials.saveAndFlush(row);
+        } catch (DataIntegrityViolationException another) {
+            // two began it at the same moment
+            throw taken(row.name);
+        }
+    }
+
+    private static ProblemException taken(String name) {
+        return ProblemException.invalid("name", name, "a name of its own", "There is a trial of this name already.");
     }
 
     /** One entry a place, in the order in which they were listed. */

@@ -38,15 +38,15 @@ public class CurrentPerson {
 
     /** As the nursery calls them. */
     public String fullName() {
-        return row().map(person -> person.fullName).orElseGet(this::name);
+        return known().map(PeopleHere.Known::fullName).orElseGet(this::name);
     }
 
     /** The units that the person reads. */
     public Units units() {
-        return row().map(person -> person.units).orElse(Units.METRIC);
+        return known().map(PeopleHere.Known::units).orElse(Units.METRIC);
     }
 
-    private Optional<Person> row() {
+    private Optional<PeopleHere.Known> known() {
         return find().map(who -> people.byId().get(who.id()));
     }
 

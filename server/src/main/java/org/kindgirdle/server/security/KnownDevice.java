@@ -21,9 +21,4 @@ class KnownDevice {
     Instant lastUsed = Instant.EPOCH;
 
     protected KnownDevice() {}
-
-    KnownDevice(long personId, String tokenHash) {
-        this.personId = personId;
-        this.tokenHash = tokenHash;
-    }
 }

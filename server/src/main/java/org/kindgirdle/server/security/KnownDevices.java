@@ -52,10 +52,7 @@ class KnownDevices {
     public void remember(long personId, HttpServletRequest request, HttpServletResponse response) {
         String token = cookie(request).orElseGet(Secrets::token);
         String hash = Secrets.hash(token);
-        KnownDevice device =
-                devices.findByPersonIdAndTokenHash(personId, hash).orElseGet(() -> new KnownDevice(personId, hash));
-        device.lastUsed = system.instant().truncatedTo(ChronoUnit.MICROS);
-        devices.save(device);
+        devices.put(personId, hash, system.instant().truncatedTo(ChronoUnit.MICROS));
         response.addHeader(
                 HttpHeaders.SET_COOKIE,
                 ResponseCookie.from(names.device(), token)

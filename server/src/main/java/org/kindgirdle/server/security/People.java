@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -65,6 +66,9 @@ public class People {
     /** What an owner changes of somebody. @param disabled whether the person signs in no more */
     record PersonEdit(String fullName, Role role, boolean disabled, long version) {}
 
+    /** Somebody came, or is called otherwise, or reads other units. */
+    public record Changed() {}
+
     /** Somebody signs in no more: what else lets them in ends with it. */
     public record Disabled(long personId) {}
 
@@ -72,12 +76,26 @@ public class People {
     public PersonView add(String name, String fullName, String password, Role role) {
         rule.check("password", password, name);
         if (people.findByName(name).isPresent()) {
-            throw ProblemException.invalid(
-                    "name", name, "a name that nobody has yet", "Somebody signs in as '" + name + "' already.");
+            throw taken(name);
         }
-        PersonView added = view(people.save(new Person(name, fullName, encode(password), role, Units.METRIC)));
+        PersonView added = view(written(new Person(name, fullName, encode(password), role, Units.METRIC)));
         log.record(SecurityEventKind.PERSON_ADDED, name + " as " + role);
+        changed();
         return added;
+    }
+
+    private Person written(Person person) {
+        try {
+            return people.saveAndFlush(person);
+        } catch (DataIntegrityViolationException another) {
+            // two owners gave the name at the same moment
+            throw taken(person.name);
+        }
+    }
+
+    private static ProblemException taken(String name) {
+        return ProblemException.invalid(
+                "name", name, "a name that nobody has yet", "Somebody signs in as '" + name + "' already.");
     }
 
     /** Changes the role, the name that is shown, or whether somebody may come in. Records keep the name. */
@@ -109,6 +127,7 @@ public class People {
         person.fullName = edit.fullName();
         person.role = edit.role();
         Person saved = people.saveAndFlush(person);
+        changed();
         if (comesInAnew) {
             // a session remembers the role of before
             sessions.endAll(person.name);
@@ -157,7 +176,14 @@ public class People {
     public PersonView choose(long id, Units units) {
         Person person = people.findById(id).orElseThrow();
         person.units = units;
+        people.flush();
+        changed();
         return view(person);
+    }
+
+    /** What is known of people is asked for anew. */
+    public void changed() {
+        events.publishEvent(new Changed());
     }
 
     @Transactional(readOnly = true)
@@ -174,7 +200,8 @@ public class People {
     @Transactional(readOnly = true)
     public Map<Long, String> fullNames() {
         return here.byId().entrySet().stream()
-                .collect(Collectors.toMap(Map.Entry::getKey, one -> one.getValue().fullName));
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey, one -> one.getValue().fullName()));
     }
 
     @Transactional(readOnly = true)

@@ -1,14 +1,30 @@
 package org.kindgirdle.server.security;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.kindgirdle.server.persistence.OncePerRead;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
 
-/** Everybody who has ever signed in here: a handful, so that one question answers who asks and who recorded what. */
+/**
+ * What everybody who has ever signed in here is called, and the units they read: every answer asks for it, and it
+ * hardly ever changes.
+ */
 @Component
 class PeopleHere {
+
+    private static final String ALL = "all";
+
+    /** Another copy of the application may have changed somebody: so long it may go unnoticed. */
+    private static final Duration KEPT = Duration.ofSeconds(5);
+
+    private final Cache<String, Map<Long, Known>> known =
+            Caffeine.newBuilder().expireAfterWrite(KEPT).build();
 
     private final PersonRepository people;
 
@@ -16,11 +32,26 @@ class PeopleHere {
         this.people = people;
     }
 
-    Map<Long, Person> byId() {
-        return OncePerRead.get(
-                "people",
-                () -> people.findAll().stream()
+    /** Nothing that decides what somebody may do: that goes by the session. */
+    record Known(String fullName, Units units) {}
+
+    Map<Long, Known> byId() {
+        return known.get(
+                ALL,
+                key -> people.findAll().stream()
                         .filter(one -> one.id != null)
-                        .collect(Collectors.toMap(one -> one.id, Function.identity())));
+                        .collect(Collectors.toMap(one -> one.id, one -> new Known(one.fullName, one.units))));
+    }
+
+    /** At once for whoever changed it, and once more when that counts or does not. */
+    @EventListener
+    @Order(0)
+    void onChange(People.Changed change) {
+        known.invalidateAll();
+    }
+
+    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMPLETION)
+    void onEnd(People.Changed change) {
+        known.invalidateAll();
     }
 }

@@ -1,22 +1,39 @@
 package org.kindgirdle.server.harness;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicLong;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import net.ttddyy.dsproxy.ExecutionInfo;
 import net.ttddyy.dsproxy.QueryInfo;
 import net.ttddyy.dsproxy.listener.NoOpQueryExecutionListener;
 
-/** Counts the round trips to the database: a batch is one. */
+/**
+ * Keeps the round trips to the database that answers cost: a batch is one. What a clock sets off, like the sweeping
+ * out of old sessions once a minute, answers nobody and is left out.
+ */
 final class StatementCount extends NoOpQueryExecutionListener {
 
-    private static final AtomicLong COUNT = new AtomicLong();
+    /** How the threads are called that answer requests. */
+    private static final String ANSWERING = "-exec-";
+
+    private static final Queue<String> SENT = new ConcurrentLinkedQueue<>();
 
     @Override
     public void afterQuery(ExecutionInfo execution, List<QueryInfo> queries) {
-        COUNT.incrementAndGet();
+        String thread = Thread.currentThread().getName();
+        if (thread.contains(ANSWERING)) {
+            SENT.add(queries.isEmpty() ? "" : queries.get(0).getQuery());
+        } else if (Boolean.getBoolean("seen"))
+            System.out.println("OTHER " + thread + " " + queries.get(0).getQuery());
     }
 
-    static long take() {
-        return COUNT.getAndSet(0);
+    /** What was sent since the last call. */
+    static List<String> take() {
+        List<String> taken = new ArrayList<>();
+        for (String one = SENT.poll(); one != null; one = SENT.poll()) {
+            taken.add(one);
+        }
+        return taken;
     }
 }

@@ -359,7 +359,7 @@ public final class TestNursery implements AutoCloseable {
 
     /** How many statements all requests together have sent since the last call. */
     public static long statements() {
-        return StatementCount.take();
+        return StatementCount.take().size();
     }
 
     /**
@@ -369,17 +369,17 @@ public final class TestNursery implements AutoCloseable {
     public static long statementsOf(Client client, String path) {
         settled();
         client.get(path).expect(200);
+        return settled().size();
+    }
+
+    /** The statements that were sent since the last call, those of the answer on its way among them. */
+    public static List<String> settledStatements() {
         return settled();
     }
 
-    /** How many statements were sent since the last call, those of the answer on its way among them. */
-    public static long settledStatements() {
-        return settled();
-    }
-
-    private static long settled() {
-        long all = 0;
-        long some;
+    private static List<String> settled() {
+        List<String> all = new ArrayList<>();
+        List<String> some;
         do {
             try {
                 Thread.sleep(60);
@@ -388,8 +388,8 @@ public final class TestNursery implements AutoCloseable {
                 throw new IllegalStateException(e);
             }
             some = StatementCount.take();
-            all += some;
-        } while (some > 0);
+            all.addAll(some);
+        } while (!some.isEmpty());
         return all;
     }
 }
