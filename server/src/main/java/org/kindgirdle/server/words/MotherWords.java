@@ -337,18 +337,20 @@ class MotherWords {
         return value instanceof Double share ? phrases.inHundred(share) : "?";
     }
 
-    private static String look(List<Job> jobs, Format format) {
-        return jobs.stream()
+    /** When it is looked at next, as a sentence of its own. */
+    private String look(List<Job> jobs, Format format) {
+        Job look = jobs.stream()
                 .filter(job -> job.code().equals(Job.LOOK))
                 .findFirst()
-                .map(job -> {
-                    if (!job.from().isAfter(format.today())) {
-                        return "by " + format.day(job.by());
-                    }
-                    return job.from().equals(job.by())
-                            ? "on " + format.day(job.by())
-                            : "between " + format.day(job.from()) + " and " + format.day(job.by());
-                })
-                .orElse("on the next round");
+                .orElse(null);
+        if (look == null) {
+            return phrases.say("look.round");
+        }
+        String how = look.by().isBefore(format.today())
+                ? "look.late"
+                : !look.from().isAfter(format.today())
+                        ? "look.by"
+                        : look.from().equals(look.by()) ? "look.on" : "look.between";
+        return phrases.say(how, Map.of("from", format.day(look.from()), "by", format.day(look.by())));
     }
 }

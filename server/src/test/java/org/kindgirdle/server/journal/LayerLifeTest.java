@@ -7,6 +7,8 @@ import static org.kindgirdle.server.harness.TestNursery.look;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -132,6 +134,21 @@ class LayerLifeTest {
                         Integer.class,
                         TODAY.plusDays(3));
         assertThat(behind).isZero();
+    }
+
+    /** "Leave it on the mother over the winter. Look again by 4 December 2026" was said in December 2027. */
+    @Test
+    void line_8_a_look_that_is_overdue_is_said_to_be_whatever_the_step_is() {
+        record(look("CALLUS", 0));
+        Set<String> steps = new TreeSet<>();
+        for (LocalDate day = TODAY.plusMonths(2); day.isBefore(TODAY.plusMonths(18)); day = day.plusDays(20)) {
+            nursery.clock().moveTo(day);
+            JsonNode page = page();
+            String headline = page.at("/advice/headline").asString();
+            steps.add(page.at("/advice/step").asString());
+            assertThat(headline).as(day + " " + headline).contains("due since").doesNotContain("Look again");
+        }
+        assertThat(steps).contains("CARRY_OVER");
     }
 
     private void record(Map<String, Object> what) {
