@@ -88,10 +88,15 @@ class Comparisons {
         return String.valueOf(Math.round(difference * 100));
     }
 
-    private static String chance(double p) {
-        if (p < .01) {
-            return p < .001 ? "less than once in a thousand times" : "less than once in a hundred times";
+    /** How often chance alone brings as much; a p that rounds to 100 in a hundred says nothing as a count. */
+    private String chance(double p) {
+        long inHundred = Math.round(p * 100);
+        if (inHundred >= 1 && inHundred < 100) {
+            return phrases.say("compare.chance.some", Map.of("count", String.valueOf(inHundred)));
         }
-        return Math.round(p * 100) + " times in a hundred";
+        return phrases.say(
+                inHundred >= 100
+                        ? "compare.chance.always"
+                        : p < .001 ? "compare.chance.thousand" : "compare.chance.hundred");
     }
 }

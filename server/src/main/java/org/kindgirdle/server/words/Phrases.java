@@ -27,7 +27,7 @@ public class Phrases {
 
     private final Properties phrases = new Properties();
 
-    Phrases() {
+    public Phrases() {
         try (InputStream in = Objects.requireNonNull(Phrases.class.getResourceAsStream("/words.properties"));
                 Reader reader = new InputStreamReader(in, StandardCharsets.UTF_8)) {
             phrases.load(reader);

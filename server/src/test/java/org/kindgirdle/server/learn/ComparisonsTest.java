@@ -1,0 +1,35 @@
+package org.kindgirdle.server.learn;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.kindgirdle.core.learn.Share;
+import org.kindgirdle.server.words.Phrases;
+
+class ComparisonsTest {
+
+    private final Comparisons comparisons = new Comparisons(new Phrases());
+
+    /** "By chance alone as much comes 100 times in a hundred". */
+    @Test
+    void line_14_one_against_one_settles_nothing_and_is_not_given_as_a_certainty() {
+        LedgerView.SideBySide both = comparisons.of("moss", new Share(1, 1), "coir", new Share(0, 1));
+        assertThat(both.settled()).isFalse();
+        assertThat(both.sentence())
+                .startsWith("Too few to tell: moss did better so far")
+                .contains("as much comes nearly every time.");
+    }
+
+    /** Fisher's exact p of 9 of 10 against 4 of 10 is .0573: six times in a hundred. */
+    @Test
+    void how_often_chance_brings_as_much_is_a_count() {
+        assertThat(comparisons
+                        .of("moss", new Share(9, 10), "coir", new Share(4, 10))
+                        .sentence())
+                .contains("as much comes 6 times in a hundred.");
+        assertThat(comparisons
+                        .of("moss", new Share(30, 30), "coir", new Share(0, 30))
+                        .sentence())
+                .contains("comes less than once in a thousand times.");
+    }
+}
