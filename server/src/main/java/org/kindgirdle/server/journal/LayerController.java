@@ -101,6 +101,7 @@ class LayerController {
     @PostMapping("/layer-records")
     @ResponseStatus(HttpStatus.CREATED)
     ManyRecords.ManyRecorded addMany(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody ManyRequest records) {
+        OncePerRead.markStandingStill();
         return commands.once(id, "records", records, ManyRecords.ManyRecorded.class, () -> many.append(id, records));
     }
 

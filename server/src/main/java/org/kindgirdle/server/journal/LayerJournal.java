@@ -22,7 +22,6 @@ import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.layer.Work;
 import org.kindgirdle.core.set.LayerCode;
-import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
@@ -43,7 +42,7 @@ public class LayerJournal {
     private final BusinessClock clock;
     private final CurrentPerson person;
     private final EntityManager entities;
-    private final NurseryLock lock;
+    private final Journals journals;
     private final TipFirst tipFirst;
     private final Releases releases;
     private final MadeOtherwise madeOtherwise;
@@ -56,7 +55,7 @@ public class LayerJournal {
             BusinessClock clock,
             CurrentPerson person,
             EntityManager entities,
-            NurseryLock lock,
+            Journals journals,
             TipFirst tipFirst,
             Releases releases,
             MadeOtherwise madeOtherwise) {
@@ -67,7 +66,7 @@ public class LayerJournal {
         this.clock = clock;
         this.person = person;
         this.entities = entities;
-        this.lock = lock;
+        this.journals = journals;
         this.tipFirst = tipFirst;
         this.releases = releases;
         this.madeOtherwise = madeOtherwise;
@@ -106,8 +105,7 @@ public class LayerJournal {
     /** Sets layers. @return their codes, in order */
     @Transactional
     public List<String> set(UUID batchId, List<NewLayer> all) {
-        lock.share();
-        NurserySnapshot nursery = snapshots.take();
+        NurserySnapshot nursery = snapshots.hold();
         int number = LayerNumbers.take(entities, -1, all.size());
         List<Layer> rows = new ArrayList<>();
         List<LayerEventRow> records = new ArrayList<>();
@@ -155,8 +153,6 @@ public class LayerJournal {
             }
             records.addAll(own);
         }
-        // the rows refer to one another by number only: layers must be there before their records
-        layers.flush();
         // records refer to their layers, which Hibernate is not told: they come first
         entities.flush();
         events.saveAll(records);
@@ -198,13 +194,59 @@ public class LayerJournal {
     @Transactional
     public Recorded append(
             String code, UUID uuid, LayerRecord sent, Instant occurredAt, @Nullable UUID corrects, String note) {
-        lock.share();
-        RecordKind kind = RecordKind.of(sent);
         checkTime(occurredAt);
+        NurserySnapshot nursery = snapshots.hold();
         Layer layer = layers.lockByCode(code).orElseThrow(() -> ProblemException.notFound("layer", code));
-        NurserySnapshot nursery = snapshots.take();
+        List<LayerEvent> journal = codec.events(events.findByLayerIdOrderById(layer.id()));
+        return append(layer, journal, nursery, uuid, sent, occurredAt, corrects, note);
+    }
+
+    /** A record of one among several layers. */
+    record Sent(String code, UUID uuid, LayerRecord what) {}
+
+    /**
+     * Appends a record to each of several journals, in a handful of statements for all.
+     *
+     * @return what became of them, in the order in which they were sent
+     */
+    @Transactional
+    public List<Recorded> appendAll(List<Sent> all, Instant occurredAt, String note) {
+        checkTime(occurredAt);
+        NurserySnapshot nursery = snapshots.hold();
+        List<Layer> locked = layers.lockByCodes(all.stream().map(Sent::code).collect(Collectors.toSet()));
+        Map<String, Layer> byCode = locked.stream().collect(Collectors.toMap(layer -> layer.code, layer -> layer));
+        Map<Long, List<LayerEvent>> own = journals.of(locked);
+        List<Recorded> recorded = new ArrayList<>();
+        for (Sent one : all) {
+            Layer layer = byCode.get(one.code());
+            if (layer == null) {
+                throw ProblemException.notFound("layer", one.code());
+            }
+            recorded.add(append(
+                    layer,
+                    own.getOrDefault(layer.id(), List.of()),
+                    nursery,
+                    one.uuid(),
+                    one.what(),
+                    occurredAt,
+                    null,
+                    note));
+        }
+        return recorded;
+    }
+
+    private Recorded append(
+            Layer layer,
+            List<LayerEvent> before,
+            NurserySnapshot nursery,
+            UUID uuid,
+            LayerRecord sent,
+            Instant occurredAt,
+            @Nullable UUID corrects,
+            String note) {
+        RecordKind kind = RecordKind.of(sent);
         LayerRecord what = madeOtherwise.complete(sent, nursery);
-        List<LayerEvent> journal = new ArrayList<>(codec.events(events.findByLayerIdOrderById(layer.id())));
+        List<LayerEvent> journal = new ArrayList<>(before);
         LayerEvent twin = journal.stream()
                 .filter(event -> event.id().equals(uuid))
                 .findFirst()
@@ -222,20 +264,20 @@ public class LayerJournal {
                 row(uuid, kind, what, occurredAt, LocalDate.ofInstant(occurredAt, clock.zone()), corrects, note);
         row.layerId = layer.id();
 
-        LayerState before = Projections.state(journal);
-        if (before != null && corrects == null) {
-            madeOtherwise.check(what, Projections.context(layer, before, nursery));
+        LayerState state = Projections.state(journal);
+        if (state != null && corrects == null) {
+            madeOtherwise.check(what, Projections.context(layer, state, nursery));
         }
         if (kind == RecordKind.RELEASED
-                && before != null
-                && before.plant() != null
-                && before.phase().isLive()) {
-            releases.check(before.plant(), Projections.context(layer, before, nursery), nursery.today(), note);
+                && state != null
+                && state.plant() != null
+                && state.phase().isLive()) {
+            releases.check(state.plant(), Projections.context(layer, state, nursery), nursery.today(), note);
         }
         journal.add(codec.event(row));
         LayerProjection projection = Projections.of(layer, journal, nursery);
         if (corrects != null) {
-            checkNothingBuildsOn(before, projection == null ? null : projection.state(), journal);
+            checkNothingBuildsOn(state, projection == null ? null : projection.state(), journal);
         }
         Projections.write(layer, projection, journal.size(), nursery);
         if (projection != null) {

@@ -31,6 +31,21 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     List<Layer> findByBatchIdOrderByNumber(UUID batchId);
 
+    /**
+     * The lock of whoever records, the edition of the master data under it, and the first day on which a layer was set.
+     * By hand, for it is asked with every record: as one statement where Hibernate needs two, one to lock the row and
+     * one to read what it does not hold. Only the lock's row is locked.
+     */
+    @Query(
+            value = "select edition, (select min(set_on) from layer) from nursery_lock where id = 1 lock in share mode",
+            nativeQuery = true)
+    List<Object[]> sharedEdition();
+
+    /** In the order of their codes, so that no two who lock several wait for one another. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select l from Layer l where l.code in :codes order by l.code")
+    List<Layer> lockByCodes(Collection<String> codes);
+
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select l from Layer l where l.code = :code")
     Optional<Layer> lockByCode(String code);

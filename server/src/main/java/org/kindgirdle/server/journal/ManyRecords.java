@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.problem.ProblemException;
@@ -58,25 +59,22 @@ class ManyRecords {
         // nothing said at all; a misspelt field is refused below
         boolean eachItsOwn =
                 request.kind() == RecordKind.TOPPED_UP && request.details().isEmpty();
-        List<RecordedOn> all = new ArrayList<>();
+        List<LayerJournal.Sent> all = new ArrayList<>();
         List<LayerCard> cards = eachItsOwn ? pages.cards(codes) : List.of();
         for (int i = 0; i < codes.size(); i++) {
             LayerRecord what = eachItsOwn
                     ? new LayerRecord.ToppedUp(
                             Math.round(cards.get(i).suggested().waterMl()))
                     : codec.readSent(request.kind(), request.details());
-            UUID uuid = UUID.nameUUIDFromBytes((id + "/" + i).getBytes());
-            all.add(new RecordedOn(
-                    codes.get(i),
-                    journal.append(
-                            codes.get(i),
-                            uuid,
-                            what,
-                            request.occurredAt() == null ? clock.now() : request.occurredAt(),
-                            null,
-                            request.note() == null ? "" : request.note())));
+            all.add(new LayerJournal.Sent(codes.get(i), UUID.nameUUIDFromBytes((id + "/" + i).getBytes()), what));
         }
-        return new ManyRecorded(all);
+        List<Recorded> recorded = journal.appendAll(
+                all,
+                request.occurredAt() == null ? clock.now() : request.occurredAt(),
+                request.note() == null ? "" : request.note());
+        return new ManyRecorded(IntStream.range(0, codes.size())
+                .mapToObj(i -> new RecordedOn(codes.get(i), recorded.get(i)))
+                .toList());
     }
 
     /** All that are wrong are named at once. */

@@ -56,14 +56,9 @@ final class Projections {
                 : nursery.recipe(earlier.recipeId(), earlier.recipeNumber());
     }
 
-    /** @return whether anything in the row changed */
-    static boolean write(Layer layer, @Nullable LayerProjection projection, int events, NurserySnapshot nursery) {
-        String before = fingerprint(layer);
-        String inputs = layer.reckonedFrom;
+    static void write(Layer layer, @Nullable LayerProjection projection, int events, NurserySnapshot nursery) {
         happened(layer, projection, events, nursery);
         reckoned(layer, projection, nursery);
-        // that the inputs are known now is no change of what was reckoned from them
-        return !before.equals(fingerprint(layer)) || inputs != null && !inputs.equals(layer.reckonedFrom);
     }
 
     /**
@@ -72,17 +67,14 @@ final class Projections {
      * figures stay as they were when it ended.
      *
      * @param nursery as of the row's day, by the row's versions
-     * @return whether anything in the row changed
      */
-    static boolean rebuild(Layer layer, @Nullable LayerProjection projection, int events, NurserySnapshot nursery) {
+    static void rebuild(Layer layer, @Nullable LayerProjection projection, int events, NurserySnapshot nursery) {
         boolean isOver = projection == null || !projection.state().phase().isLive();
         boolean isOfOld = layer.minutes == null;
-        String before = fingerprint(layer);
         happened(layer, projection, events, nursery);
         if (!isOver || isOfOld || nursery.inputs(layer).equals(layer.reckonedFrom)) {
             reckoned(layer, projection, nursery);
         }
-        return !before.equals(fingerprint(layer));
     }
 
     /** What the journal says by itself. */
@@ -189,44 +181,5 @@ final class Projections {
         layer.job = job == null ? null : job.code();
         layer.jobFrom = job == null ? null : job.from();
         layer.jobBy = job == null ? null : job.by();
-    }
-
-    private static String fingerprint(Layer layer) {
-        return Objects.toString(List.of(
-                layer.revision,
-                layer.method,
-                layer.hand,
-                layer.wood,
-                layer.position,
-                layer.asOf,
-                layer.setOn,
-                layer.profileNumber,
-                layer.rulesNumber,
-                layer.phase,
-                layer.stage,
-                layer.fillPercent,
-                layer.conflicts,
-                String.valueOf(layer.rung),
-                String.valueOf(layer.standsAt),
-                String.valueOf(layer.cutOn),
-                String.valueOf(layer.step),
-                layer.alsoDo,
-                String.valueOf(layer.ready10On),
-                String.valueOf(layer.ready50On),
-                String.valueOf(layer.ready90On),
-                String.valueOf(layer.job),
-                String.valueOf(layer.jobFrom),
-                String.valueOf(layer.jobBy),
-                String.valueOf(layer.rooted),
-                String.valueOf(layer.established),
-                String.valueOf(layer.lossCause),
-                String.valueOf(layer.readyLow),
-                String.valueOf(layer.readyHigh),
-                String.valueOf(layer.fullOn),
-                String.valueOf(layer.severedOn),
-                String.valueOf(layer.endedOn),
-                String.valueOf(layer.minutes),
-                layer.mediumMl,
-                layer.filmCm2));
     }
 }

@@ -6,9 +6,11 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
+import org.kindgirdle.server.persistence.Changes;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.data.domain.Limit;
@@ -118,7 +120,14 @@ public class Rebuild {
             for (Layer layer : some) {
                 List<LayerEvent> journal = all.getOrDefault(layer.id(), List.of());
                 NurserySnapshot nursery = nursery(layer, nurseries);
-                if (Projections.rebuild(layer, Projections.of(layer, journal, nursery), journal.size(), nursery)) {
+                boolean inputsKnown = layer.reckonedFrom != null;
+                Projections.rebuild(layer, Projections.of(layer, journal, nursery), journal.size(), nursery);
+                Set<String> columns = Changes.of(entities, layer);
+                if (!inputsKnown) {
+                    // that the inputs are known now is no change of what was reckoned from them
+                    columns.remove("reckonedFrom");
+                }
+                if (!columns.isEmpty()) {
                     count++;
                 }
             }

@@ -2,6 +2,7 @@ package org.kindgirdle.server.journal;
 
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.FlushModeType;
+import java.sql.Date;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -24,6 +25,8 @@ public class Snapshots {
 
     private static final int KEPT = 8;
 
+    private static final String EDITION = "edition";
+
     /** A layer that is set is set in these years; only one that comes with a file is older. */
     private static final int YEARS_BACK = 5;
 
@@ -35,6 +38,7 @@ public class Snapshots {
     private final Climates climates;
     private final Weather weather;
     private final BusinessClock clock;
+    private final LayerRepository layers;
     private final EntityManager rows;
     private final Map<Key, NurserySnapshot> kept =
             Collections.synchronizedMap(new LinkedHashMap<>(2 * KEPT, .75f, true) {
@@ -55,6 +59,7 @@ public class Snapshots {
             Climates climates,
             Weather weather,
             BusinessClock clock,
+            LayerRepository layers,
             EntityManager rows) {
         this.nursery = nursery;
         this.mothers = mothers;
@@ -64,7 +69,19 @@ public class Snapshots {
         this.climates = climates;
         this.weather = weather;
         this.clock = clock;
+        this.layers = layers;
         this.rows = rows;
+    }
+
+    /**
+     * As of the business day, and standing still until the end of the transaction: what is recorded is reckoned from
+     * it. Asked for before any row of a layer is locked.
+     */
+    NurserySnapshot hold() {
+        Object[] found = layers.sharedEdition().get(0);
+        LocalDate oldest = found[1] instanceof Date first ? first.toLocalDate() : (LocalDate) found[1];
+        OncePerRead.know(EDITION, new Object[] {found[0], oldest});
+        return take();
     }
 
     /** As of the business day. */
@@ -82,7 +99,7 @@ public class Snapshots {
     }
 
     private NurserySnapshot take(LocalDate asOf, LocalDate earliest) {
-        Object[] found = OncePerRead.get("edition", this::edition);
+        Object[] found = OncePerRead.get(EDITION, this::edition);
         Key key = key((String) found[0], (LocalDate) found[1], asOf, earliest);
         NurserySnapshot known = kept.get(key);
         if (known == null) {

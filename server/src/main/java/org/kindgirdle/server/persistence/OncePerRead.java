@@ -23,13 +23,25 @@ public final class OncePerRead {
                 || !standsStill(request)) {
             return ask.get();
         }
-        String key = OncePerRead.class.getName() + "." + name;
+        String key = key(name);
         Object known = request.getAttribute(key, RequestAttributes.SCOPE_REQUEST);
         if (known == null) {
             known = ask.get();
             request.setAttribute(key, known, RequestAttributes.SCOPE_REQUEST);
         }
         return (T) known;
+    }
+
+    /** What has just been read in another way, for whoever asks for it next in such a request. */
+    public static void know(String name, Object value) {
+        if (RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request
+                && standsStill(request)) {
+            request.setAttribute(key(name), value, RequestAttributes.SCOPE_REQUEST);
+        }
+    }
+
+    private static String key(String name) {
+        return OncePerRead.class.getName() + "." + name;
     }
 
     /** What this request writes changes nothing that is asked for once: it may be told alike, too. */

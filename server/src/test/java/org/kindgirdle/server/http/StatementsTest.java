@@ -16,6 +16,7 @@ import org.kindgirdle.server.harness.TestNursery;
 class StatementsTest {
 
     private static final int MOST_OF_A_READ = 8;
+    /** One of them once a minute, for when somebody was last here; one with every fiftieth record, for ids. */
     private static final int MOST_OF_A_RECORD = 12;
 
     private final TestNursery nursery;
@@ -83,5 +84,15 @@ class StatementsTest {
         Map<String, Object> water = Map.of("kind", "TOPPED_UP", "details", Map.of("waterMl", 40));
         nursery.record(code, water).expect(201);
         assertThat(TestNursery.settledStatements()).hasSizeLessThanOrEqualTo(MOST_OF_A_RECORD);
+    }
+
+    /** The locks, the journals and the answers are asked for together, whoever many there are. */
+    @Test
+    void a_record_into_many_layers_costs_no_statement_a_layer_but_its_row() {
+        List<String> codes = nursery.set(mother, TODAY.minusDays(30), 40);
+        Map<String, Object> note = Map.of("kind", "NOTED", "details", Map.of(), "note", "hail", "codes", codes);
+        TestNursery.settledStatements();
+        nursery.grower().post("/api/v1/layer-records", note).expect(201);
+        assertThat(TestNursery.settledStatements()).hasSizeLessThanOrEqualTo(MOST_OF_A_RECORD + 4);
     }
 }
