@@ -1,7 +1,6 @@
 package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
@@ -54,11 +53,11 @@ public class DueLayers {
                 row.job(),
                 row.from(),
                 row.by(),
-                row.alsoDo().isEmpty()
-                        ? List.of()
-                        : Arrays.stream(row.alsoDo().split(","))
-                                .filter(code -> !code.equals(row.job()))
-                                .toList());
+                row.alsoDo().stream()
+                        .sorted()
+                        .map(Enum::name)
+                        .filter(code -> !code.equals(row.job()))
+                        .toList());
     }
 
     /** What was found last on some layers, by code. */

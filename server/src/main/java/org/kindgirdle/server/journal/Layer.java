@@ -1,6 +1,7 @@
 package org.kindgirdle.server.journal;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -9,6 +10,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.SequenceGenerator;
 import java.time.LocalDate;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.KeptTime;
@@ -16,6 +18,7 @@ import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LossCause;
+import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.set.Method;
 
 /** A layer: what it is, and the projection of its journal as of a day. */
@@ -77,8 +80,8 @@ class Layer {
     @Nullable
     String step;
 
-    /** codes with commas between */
-    String alsoDo = "";
+    @Convert(converter = AlsoDoInOrder.class)
+    Set<AlsoDo> alsoDo = Set.of();
 
     @Nullable
     @Column(name = "ready10_on")

@@ -5,10 +5,12 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.set.Method;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -135,7 +137,7 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     List<Layer> findByCodeInOrderByNumber(Collection<String> codes);
 
-    /** What a walk has to know of a layer whose job falls due; jobs with commas between. */
+    /** What a walk has to know of a layer whose job falls due. */
     record DueRow(
             String code,
             long motherId,
@@ -144,7 +146,7 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
             String job,
             LocalDate from,
             LocalDate by,
-            String alsoDo) {}
+            Set<AlsoDo> alsoDo) {}
 
     @Query("""
             select new org.kindgirdle.server.journal.LayerRepository$DueRow(

@@ -1,10 +1,9 @@
 package org.kindgirdle.server.journal;
 
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
-import java.util.stream.Collectors;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.KeptTime;
 import org.kindgirdle.core.growth.TimeToReady;
@@ -121,7 +120,7 @@ final class Projections {
         layer.reckonedFrom = nursery.inputs(layer);
         if (projection == null) {
             layer.step = null;
-            layer.alsoDo = "";
+            layer.alsoDo = Set.of();
             dates(layer, null, null, null);
             job(layer, null);
             layer.readyLow = null;
@@ -132,10 +131,7 @@ final class Projections {
         layer.step = projection.verdict() != null
                 ? projection.verdict().step().name()
                 : projection.hardening() != null ? projection.hardening().step().name() : null;
-        layer.alsoDo = projection.alsoDo().stream()
-                .sorted(Comparator.naturalOrder())
-                .map(Enum::name)
-                .collect(Collectors.joining(","));
+        layer.alsoDo = Set.copyOf(projection.alsoDo());
         LayerProjection.RootForecast forecast = projection.forecast();
         if (forecast == null) {
             dates(layer, null, null, null);

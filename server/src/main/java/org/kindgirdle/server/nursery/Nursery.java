@@ -1,14 +1,12 @@
 package org.kindgirdle.server.nursery;
 
 import java.time.DateTimeException;
-import java.time.DayOfWeek;
 import java.time.ZoneId;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
@@ -16,7 +14,6 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Reading and editing the master data. An edit on an old version is refused with both sides. */
 @Service
@@ -29,7 +26,6 @@ public class Nursery {
     private final SpeciesRepository species;
     private final RecipeRepository recipes;
     private final NumberedVersions versions;
-    private final JsonMapper json;
     private final ApplicationEventPublisher events;
     private final NurseryLock lock;
 
@@ -39,7 +35,6 @@ public class Nursery {
             SpeciesRepository species,
             RecipeRepository recipes,
             NumberedVersions versions,
-            JsonMapper json,
             ApplicationEventPublisher events,
             NurseryLock lock) {
         this.sites = sites;
@@ -47,7 +42,6 @@ public class Nursery {
         this.species = species;
         this.recipes = recipes;
         this.versions = versions;
-        this.json = json;
         this.events = events;
         this.lock = lock;
     }
@@ -88,14 +82,13 @@ public class Nursery {
         site.name = edit.name();
         site.latitude = edit.latitude();
         site.zone = edit.zone();
-        site.minC = json.writeValueAsString(edit.minC());
-        site.maxC = json.writeValueAsString(edit.maxC());
+        site.minC = List.copyOf(edit.minC());
+        site.maxC = List.copyOf(edit.maxC());
         site.frostFree = edit.frosts() == null;
         site.frosts = FrostDates.of(edit.frosts());
         site.winterLowC = edit.winterLowC();
         site.arid = edit.arid();
-        site.roundDays =
-                new TreeSet<>(edit.roundDays()).stream().map(Enum::name).collect(Collectors.joining(","));
+        site.roundDays = Set.copyOf(edit.roundDays());
         site.roundMinutes = edit.roundMinutes();
         SiteView saved = view(sites.saveAndFlush(site));
         events.publishEvent(new Changed(SITE));
@@ -339,20 +332,14 @@ public class Nursery {
                 site.name,
                 site.latitude,
                 site.zone,
-                numbers(site.minC),
-                numbers(site.maxC),
+                site.minC,
+                site.maxC,
                 site.frostFree ? null : FrostDates.view(site.frosts),
                 site.winterLowC,
                 site.arid,
-                Arrays.stream(site.roundDays.split(","))
-                        .map(DayOfWeek::valueOf)
-                        .collect(Collectors.toCollection(TreeSet::new)),
+                new TreeSet<>(site.roundDays),
                 site.roundMinutes,
                 site.version);
-    }
-
-    private List<Double> numbers(String text) {
-        return Arrays.stream(json.readValue(text, double[].class)).boxed().toList();
     }
 
     private static PlaceView view(Place place) {

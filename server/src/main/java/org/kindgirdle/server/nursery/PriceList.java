@@ -1,8 +1,12 @@
 package org.kindgirdle.server.nursery;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.kindgirdle.core.plan.Prices;
 
 /** The one row of what the nursery pays. */
 @Entity
@@ -15,11 +19,13 @@ class PriceList {
 
     String currency = "";
 
-    /** the core's prices as JSON */
-    String prices = "";
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(columnDefinition = "longtext")
+    Prices prices;
 
     @Version
     long version;
 
+    @SuppressWarnings("NullAway.Init")
     protected PriceList() {}
 }

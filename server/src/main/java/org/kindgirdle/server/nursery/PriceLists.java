@@ -1,20 +1,16 @@
 package org.kindgirdle.server.nursery;
 
-import org.kindgirdle.core.plan.Prices;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What the nursery pays. */
 @Service
 public class PriceLists {
 
     private final PriceListRepository lists;
-    private final JsonMapper json;
 
-    PriceLists(PriceListRepository lists, JsonMapper json) {
+    PriceLists(PriceListRepository lists) {
         this.lists = lists;
-        this.json = json;
     }
 
     @Transactional(readOnly = true)
@@ -27,7 +23,7 @@ public class PriceLists {
         PriceList list = only();
         Versions.check(edit.version(), list.version, edit, view(list));
         list.currency = edit.currency().strip();
-        list.prices = json.writeValueAsString(edit.prices());
+        list.prices = edit.prices();
         return view(lists.saveAndFlush(list));
     }
 
@@ -37,6 +33,6 @@ public class PriceLists {
     }
 
     private PricesView view(PriceList list) {
-        return new PricesView(list.currency, json.readValue(list.prices, Prices.class), list.version);
+        return new PricesView(list.currency, list.prices, list.version);
     }
 }

@@ -1,10 +1,16 @@
 package org.kindgirdle.server.nursery;
 
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
+import java.time.DayOfWeek;
+import java.util.List;
+import java.util.Set;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
 /** The one site of the nursery. */
@@ -20,12 +26,14 @@ class Site {
     double latitude;
     String zone = "UTC";
 
-    /** twelve numbers as JSON */
-    @Column(name = "min_c")
-    String minC = "[]";
+    /** of each month */
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(name = "min_c", columnDefinition = "longtext")
+    List<Double> minC = List.of();
 
-    @Column(name = "max_c")
-    String maxC = "[]";
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(name = "max_c", columnDefinition = "longtext")
+    List<Double> maxC = List.of();
 
     boolean frostFree;
 
@@ -38,7 +46,9 @@ class Site {
 
     boolean arid;
 
-    String roundDays = "";
+    @Convert(converter = DaysOfWeek.class)
+    Set<DayOfWeek> roundDays = Set.of();
+
     int roundMinutes;
 
     @Version

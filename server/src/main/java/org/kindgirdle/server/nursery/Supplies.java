@@ -15,8 +15,6 @@ import org.kindgirdle.core.set.MediumMix;
 import org.kindgirdle.server.problem.ProblemException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What the bench keeps in stock. */
 @Service
@@ -25,11 +23,9 @@ public class Supplies {
     private static final int MOST_NAME = 60;
 
     private final SuppliesRepository rows;
-    private final JsonMapper json;
 
-    Supplies(SuppliesRepository rows, JsonMapper json) {
+    Supplies(SuppliesRepository rows) {
         this.rows = rows;
-        this.json = json;
     }
 
     @Transactional(readOnly = true)
@@ -52,19 +48,18 @@ public class Supplies {
                 own.put(medium, mix);
             }
         });
-        row.mixes = json.writeValueAsString(own);
-        row.containers = json.writeValueAsString(edit.containers().stream()
+        row.mixes = own;
+        row.containers = edit.containers().stream()
                 .sorted(Comparator.comparing(HouseContainer::volumeMl).thenComparing(HouseContainer::name))
-                .toList());
-        row.hormones = json.writeValueAsString(edit.hormones().stream()
+                .toList();
+        row.hormones = edit.hormones().stream()
                 .sorted(Comparator.comparing(HouseHormone::name))
-                .toList());
+                .toList();
         List<HousePot> pots = edit.pots().stream()
                 .sorted(Comparator.comparing(HousePot::volumeMl).thenComparing(HousePot::name))
                 .toList();
-        row.pots = json.writeValueAsString(pots.equals(ShippedPots.ALL) ? List.of() : pots);
-        row.pottingMix =
-                edit.pottingMix().equals(ShippedMixes.POTTING) ? "{}" : json.writeValueAsString(edit.pottingMix());
+        row.pots = pots.equals(ShippedPots.ALL) ? List.of() : pots;
+        row.pottingMix = SuppliesRow.OwnMix.of(edit.pottingMix());
         return view(rows.saveAndFlush(row));
     }
 
@@ -88,17 +83,15 @@ public class Supplies {
     }
 
     private SuppliesView view(SuppliesRow row) {
-        Map<Medium, MediumMix> own = json.readValue(row.mixes, new TypeReference<Map<Medium, MediumMix>>() {});
         Map<Medium, MediumMix> all = new EnumMap<>(Medium.class);
         Arrays.stream(Medium.values()).forEach(medium -> all.put(medium, ShippedMixes.of(medium)));
-        all.putAll(own);
-        List<HousePot> pots = json.readValue(row.pots, new TypeReference<List<HousePot>>() {});
+        all.putAll(row.mixes);
         return new SuppliesView(
                 all,
-                json.readValue(row.containers, new TypeReference<List<HouseContainer>>() {}),
-                json.readValue(row.hormones, new TypeReference<List<HouseHormone>>() {}),
-                pots.isEmpty() ? ShippedPots.ALL : pots,
-                "{}".equals(row.pottingMix) ? ShippedMixes.POTTING : json.readValue(row.pottingMix, MediumMix.class),
+                row.containers,
+                row.hormones,
+                row.pots.isEmpty() ? ShippedPots.ALL : row.pots,
+                row.pottingMix.mix(),
                 row.version);
     }
 }

@@ -1,9 +1,21 @@
 package org.kindgirdle.server.nursery;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.util.List;
+import java.util.Map;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.pot.HousePot;
+import org.kindgirdle.core.set.HouseContainer;
+import org.kindgirdle.core.set.HouseHormone;
+import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.MediumMix;
 
 /** The one row of what the bench keeps in stock. */
 @Entity
@@ -15,23 +27,49 @@ class SuppliesRow {
     @Id
     int id = ONLY;
 
-    /** the core's mixes by medium, as JSON; those that are not in it are as shipped */
-    String mixes = "";
+    /** those that are not in it are as shipped */
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(columnDefinition = "longtext")
+    Map<Medium, MediumMix> mixes = Map.of();
 
-    /** the core's containers, as JSON */
-    String containers = "";
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(columnDefinition = "longtext")
+    List<HouseContainer> containers = List.of();
 
-    /** the core's hormones, as JSON */
-    String hormones = "";
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(columnDefinition = "longtext")
+    List<HouseHormone> hormones = List.of();
 
-    /** the core's pots, as JSON; empty for those that ship */
-    String pots = "[]";
+    /** empty for those that ship */
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(columnDefinition = "longtext")
+    List<HousePot> pots = List.of();
 
-    /** the core's mix, as JSON; an empty object for the one that ships */
-    String pottingMix = "{}";
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(columnDefinition = "longtext")
+    OwnMix pottingMix = OwnMix.SHIPPED;
 
     @Version
     long version;
 
     protected SuppliesRow() {}
+
+    /** A mix of the house's own, or nothing for the one that ships. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record OwnMix(
+            @Nullable List<MediumMix.Ingredient> ingredients,
+            @Nullable List<MediumMix.Additive> additives) {
+
+        static final OwnMix SHIPPED = new OwnMix(null, null);
+
+        static OwnMix of(MediumMix mix) {
+            return mix.equals(ShippedMixes.POTTING) ? SHIPPED : new OwnMix(mix.ingredients(), mix.additives());
+        }
+
+        MediumMix mix() {
+            return ingredients == null || additives == null
+                    ? ShippedMixes.POTTING
+                    : new MediumMix(ingredients, additives);
+        }
+    }
 }

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.set;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -8,6 +9,8 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
 /** A batch that is to be set on a day. */
@@ -24,8 +27,10 @@ class PlannedBatchRow {
     long motherId;
     long recipeId;
 
-    /** as it will be sent, as JSON */
-    String request = "";
+    /** as it will be sent */
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(columnDefinition = "longtext")
+    SetRequest request;
 
     String madeBy = "";
     LocalDate madeOn = LocalDate.EPOCH;
@@ -39,10 +44,11 @@ class PlannedBatchRow {
     @Version
     long version;
 
+    @SuppressWarnings("NullAway.Init")
     protected PlannedBatchRow() {}
 
-    static PlannedBatchRow fresh() {
-        return new PlannedBatchRow();
+    PlannedBatchRow(SetRequest request) {
+        this.request = request;
     }
 
     boolean isOpen() {

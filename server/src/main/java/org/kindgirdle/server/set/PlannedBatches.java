@@ -22,7 +22,6 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Batches planned onto days, and the shopping list of a day. */
 @Service
@@ -32,19 +31,12 @@ class PlannedBatches {
     private final Snapshots snapshots;
     private final Supplies supplies;
     private final CurrentPerson person;
-    private final JsonMapper json;
 
-    PlannedBatches(
-            PlannedBatchRepository rows,
-            Snapshots snapshots,
-            Supplies supplies,
-            CurrentPerson person,
-            JsonMapper json) {
+    PlannedBatches(PlannedBatchRepository rows, Snapshots snapshots, Supplies supplies, CurrentPerson person) {
         this.rows = rows;
         this.snapshots = snapshots;
         this.supplies = supplies;
         this.person = person;
-        this.json = json;
     }
 
     /** Those that are still to be set, by day. */
@@ -73,11 +65,10 @@ class PlannedBatches {
                     "batch.motherId", mother.code(), "a mother in use", "This one is no longer used.");
         }
         RecipeView recipe = nursery.recipe(edit.batch().recipeId());
-        PlannedBatchRow row = PlannedBatchRow.fresh();
+        PlannedBatchRow row = new PlannedBatchRow(edit.batch().planned());
         row.forDay = edit.day();
         row.motherId = edit.batch().motherId();
         row.recipeId = recipe.id() == null ? edit.batch().recipeId() : recipe.id();
-        row.request = json.writeValueAsString(edit.batch().planned());
         row.madeBy = person.fullName();
         row.madeOn = today;
         return view(rows.saveAndFlush(row), nursery);
@@ -122,7 +113,7 @@ class PlannedBatches {
         Map<String, Integer> containers = new LinkedHashMap<>();
         Map<String, MediumMix.DoseUnit> units = new LinkedHashMap<>();
         for (PlannedBatchRow row : planned) {
-            SetRequest request = request(row);
+            SetRequest request = row.request;
             RecipeView recipe = nursery.recipe(row.recipeId);
             MediumMix mix = stock.mix(recipe.recipe().medium());
             mix.additives().forEach(one -> units.put(one.name(), one.unit()));
@@ -178,13 +169,9 @@ class PlannedBatches {
         return nursery.place(nursery.mother(row.motherId).placeId());
     }
 
-    private SetRequest request(PlannedBatchRow row) {
-        return json.readValue(row.request, SetRequest.class);
-    }
-
     private PlannedView.Planned view(PlannedBatchRow row, NurserySnapshot nursery) {
         MotherView mother = nursery.mother(row.motherId);
-        SetRequest request = request(row);
+        SetRequest request = row.request;
         String common = nursery.species(mother.speciesCode()).profile().common();
         return new PlannedView.Planned(
                 row.id == null ? 0 : row.id,

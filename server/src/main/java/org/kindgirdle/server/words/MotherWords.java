@@ -85,6 +85,10 @@ class MotherWords {
             // what foil alone was to find out is found out
             return phrases.say("step.bumps", values);
         }
+        if (step == NextStep.WAIT && waitsForTheBark(layer.verdict(), values)) {
+            // the day of the ring comes before that of the next look
+            return phrases.say("step.WAIT.ring", values);
+        }
         String headline =
                 phrases.say(key(step, context.recipe().method(), how(step, own, layer, context, today)), values);
         boolean isLate = own != null && own.by().isBefore(today);
@@ -150,12 +154,22 @@ class MotherWords {
         };
     }
 
-    private void again(Verdict<NextStep, NextStepRules> verdict, List<String> because, Map<String, String> values) {
-        boolean reads = switch (Objects.requireNonNull(verdict.decidedBy())) {
+    private static boolean isForANewRing(Verdict<NextStep, NextStepRules> verdict) {
+        return switch (Objects.requireNonNull(verdict.decidedBy())) {
             case NOT_ROOTING, BRIDGED, BALL_LOST, ROT -> true;
             default -> false;
         };
-        if (!reads) {
+    }
+
+    private static boolean waitsForTheBark(
+            @Nullable Verdict<NextStep, NextStepRules> verdict, Map<String, String> values) {
+        return verdict != null
+                && isForANewRing(verdict)
+                && !Objects.requireNonNullElse(values.get("ringFrom"), "").isEmpty();
+    }
+
+    private void again(Verdict<NextStep, NextStepRules> verdict, List<String> because, Map<String, String> values) {
+        if (!isForANewRing(verdict)) {
             return;
         }
         switch (verdict.step()) {
@@ -164,7 +178,7 @@ class MotherWords {
                 because.add(
                         phrases.say(values.containsKey("slips") ? "because.again.low" : "because.again.bark", values));
             case WAIT -> {
-                if (!Objects.requireNonNullElse(values.get("ringFrom"), "").isEmpty()) {
+                if (waitsForTheBark(verdict, values)) {
                     because.add(phrases.say("because.again.ahead", values));
                 }
             }

@@ -151,6 +151,20 @@ class LayerLifeTest {
         assertThat(steps).contains("CARRY_OVER");
     }
 
+    /** "Look again between 28 July and 30 July" stood over a ring that could be cut from 24 June on. */
+    @Test
+    void line_8_what_waits_for_the_bark_is_headed_by_the_day_of_the_ring() {
+        LocalDate day = LocalDate.of(2026, 5, 20);
+        nursery.clock().moveTo(day);
+        String fig = nursery.set(nursery.mother("FICCAR", nursery.field()), day.minusDays(10), 1)
+                .get(0);
+        nursery.record(fig, look("NONE", 0, "BRIDGED")).expect(201);
+        JsonNode advice =
+                nursery.grower().get("/api/v1/layers/" + fig).expect(200).body().path("advice");
+        assertThat(advice.path("step").asString()).isEqualTo("WAIT");
+        assertThat(advice.path("headline").asString()).startsWith("Wait: it can be ringed again from ");
+    }
+
     private void record(Map<String, Object> what) {
         nursery.record(code, what).expect(201);
     }

@@ -108,6 +108,7 @@ class RebuildTest {
             Map.entry("stage", "'MATURE'"),
             Map.entry("method", "'JAR'"),
             Map.entry("rung", "'HALF'"),
+            Map.entry("also_do", "'PROP,SOAK'"),
             Map.entry("step", "'RERING'"),
             Map.entry("job", "'RERING'"),
             Map.entry("loss_cause", "'ANIMALS'"),
