@@ -3,8 +3,12 @@ package org.kindgirdle.server.exchange;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.LongPredicate;
+import org.kindgirdle.server.exchange.NurseryTables.Kept;
+import org.kindgirdle.server.persistence.Looking;
 import org.kindgirdle.server.problem.ProblemException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -20,11 +24,17 @@ class ImportWork {
     /** Once so many lines are bad, the file is of another kind than it was taken for. */
     private static final int GIVE_UP_AFTER = 5000;
 
+    private static final Set<String> OF_LAYERS = Set.of("layer", "layer_event", "layer_photo");
+
     private final TransactionTemplate transaction;
     private final Tables tables;
     private final ImportStore store;
+    private final NurseryTables kept;
+    private final Shadows shadows;
 
-    ImportWork(TransactionTemplate transaction, Tables tables, ImportStore store) {
+    ImportWork(TransactionTemplate transaction, Tables tables, ImportStore store, NurseryTables kept, Shadows shadows) {
+        this.kept = kept;
+        this.shadows = shadows;
         this.transaction = transaction;
         this.tables = tables;
         this.store = store;
@@ -37,12 +47,31 @@ class ImportWork {
     Outcome run(UUID id, Mapping mapping, boolean look) {
         Counting counting = new Counting(look);
         transaction.executeWithoutResult(open -> {
-            read(store.path(id), mapping, counting, done -> store.advance(id, done));
+            List<String> shadowed = look ? shadowed() : List.of();
+            if (look) {
+                Looking.begin();
+                shadows.copy(shadowed);
+            }
+            try {
+                read(store.path(id), mapping, counting, done -> store.advance(id, done));
+            } finally {
+                if (look) {
+                    shadows.lift(shadowed);
+                }
+            }
             if (look || counting.isBad()) {
                 open.setRollbackOnly();
             }
         });
         return counting.outcome();
+    }
+
+    /** All that a table's file may change, but layers and what hangs on them: a look writes none of those. */
+    private List<String> shadowed() {
+        return kept.all().stream()
+                .map(Kept::table)
+                .filter(table -> !OF_LAYERS.contains(table))
+                .toList();
     }
 
     private void read(Path file, Mapping mapping, Counting counting, LongPredicate goesOn) {

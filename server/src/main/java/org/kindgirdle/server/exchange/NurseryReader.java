@@ -27,6 +27,7 @@ import org.kindgirdle.server.exchange.NurseryTables.Kept;
 import org.kindgirdle.server.exchange.RowException.Wrong;
 import org.kindgirdle.server.journal.Reprojection;
 import org.kindgirdle.server.nursery.NurseryLock;
+import org.kindgirdle.server.persistence.Looking;
 import org.kindgirdle.server.photos.PhotoFiles;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.time.BusinessClock;
@@ -99,7 +100,9 @@ class NurseryReader {
         transaction.executeWithoutResult(open -> {
             List<Kept> all = tables.all();
             List<String> names = all.stream().map(Kept::table).toList();
-            if (!look) {
+            if (look) {
+                Looking.begin();
+            } else {
                 lock.holdForChange();
             }
             try (InputStream in = new BufferedInputStream(Files.newInputStream(store.path(id)), 1 << 16)) {

@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -19,6 +20,7 @@ import org.springframework.stereotype.Component;
 class Shadows {
 
     private static final String LOCK = "nursery_lock";
+    private static final String COPY = "shadow_copy";
 
     private final EntityManager entities;
 
@@ -30,15 +32,41 @@ class Shadows {
     void cast(List<String> tables) {
         work(statement -> {
             for (String table : tables) {
-                cast(statement, table);
+                cast(statement, table, table);
             }
-            cast(statement, LOCK);
+            cast(statement, LOCK, LOCK);
             statement.execute("insert into " + LOCK + " (id, edition) values (1, '" + UUID.randomUUID() + "')");
         });
     }
 
+    /** From now on these tables are copies that are like the real ones, with an edition of the master data of their own. */
+    void copy(List<String> tables) {
+        work(statement -> {
+            for (String table : tables) {
+                copy(statement, table);
+            }
+            copy(statement, LOCK);
+            statement.execute("update " + LOCK + " set edition = '" + UUID.randomUUID() + "'");
+        });
+    }
+
+    private static void copy(Statement statement, String table) throws SQLException {
+        List<String> columns = new ArrayList<>();
+        try (ResultSet row = statement.executeQuery("select column_name from information_schema.columns where"
+                + " table_schema = database() and table_name = '" + table + "' and extra not like '%GENERATED%'")) {
+            while (row.next()) {
+                columns.add("`" + row.getString(1) + "`");
+            }
+        }
+        String all = String.join(", ", columns);
+        // once it has the name of the real one, that can't be read any more
+        cast(statement, table, COPY);
+        statement.execute("insert into " + COPY + " (" + all + ") select " + all + " from " + table);
+        statement.execute("alter table " + COPY + " rename " + table);
+    }
+
     /** Temporary tables take neither references to others nor an index of words. */
-    private static void cast(Statement statement, String table) throws SQLException {
+    private static void cast(Statement statement, String table, String as) throws SQLException {
         String made;
         try (ResultSet row = statement.executeQuery("show create table " + table)) {
             row.next();
@@ -49,7 +77,7 @@ class Shadows {
                 .map(line -> line.strip().replaceFirst(",$", ""))
                 .filter(line -> !line.startsWith("FULLTEXT KEY") && !line.contains(" FOREIGN KEY "))
                 .collect(Collectors.joining(", "));
-        statement.execute("create temporary table " + table + " (" + kept + ") "
+        statement.execute("create temporary table " + as + " (" + kept + ") "
                 + lines.get(lines.size() - 1).substring(1));
     }
 

@@ -34,12 +34,14 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
     List<Layer> findByBatchIdOrderByNumber(UUID batchId);
 
     /**
-     * The lock of whoever records, the edition of the master data under it, and the first day on which a layer was set.
+     * The lock of whoever records, the edition of the master data under it, the first day on which a layer was set, and
+     * how many mothers there are.
      * By hand, for it is asked with every record: as one statement where Hibernate needs two, one to lock the row and
      * one to read what it does not hold. Only the lock's row is locked.
      */
     @Query(
-            value = "select edition, (select min(set_on) from layer) from nursery_lock where id = 1 lock in share mode",
+            value = "select edition, (select min(set_on) from layer), (select count(*) from mother) from nursery_lock"
+                    + " where id = 1 lock in share mode",
             nativeQuery = true)
     List<Object[]> sharedEdition();
 

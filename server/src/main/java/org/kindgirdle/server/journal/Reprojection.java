@@ -13,6 +13,7 @@ import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
+import org.kindgirdle.server.persistence.Looking;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
@@ -83,6 +84,9 @@ public class Reprojection {
     @EventListener
     @Transactional
     public void onChange(Nursery.Changed change) {
+        if (Looking.isOn()) {
+            return;
+        }
         if (change.motherId() == null) {
             reckonLive();
         } else {

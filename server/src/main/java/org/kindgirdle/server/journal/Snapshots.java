@@ -15,6 +15,7 @@ import org.kindgirdle.server.nursery.LearnedTimes;
 import org.kindgirdle.server.nursery.MotherHistory;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.persistence.OncePerRead;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
@@ -80,7 +81,7 @@ public class Snapshots {
     NurserySnapshot hold() {
         Object[] found = layers.sharedEdition().get(0);
         LocalDate oldest = found[1] instanceof Date first ? first.toLocalDate() : (LocalDate) found[1];
-        OncePerRead.know(EDITION, new Object[] {found[0], oldest});
+        OncePerRead.know(EDITION, new Object[] {found[0], oldest, found[2]});
         return take();
     }
 
@@ -100,7 +101,9 @@ public class Snapshots {
 
     private NurserySnapshot take(LocalDate asOf, LocalDate earliest) {
         Object[] found = OncePerRead.get(EDITION, this::edition);
-        Key key = key((String) found[0], (LocalDate) found[1], asOf, earliest);
+        // mothers are added without a new edition, and never taken away
+        String edition = found[0] + "/" + found[2] + "/" + NurseryLock.ownEdition();
+        Key key = key(edition, (LocalDate) found[1], asOf, earliest);
         NurserySnapshot known = kept.get(key);
         if (known == null) {
             known = new NurserySnapshot(
@@ -112,7 +115,8 @@ public class Snapshots {
 
     private Object[] edition() {
         return rows.createQuery(
-                        "select lock.edition, (select min(layer.setOn) from Layer layer) from NurseryLockRow lock",
+                        "select lock.edition, (select min(layer.setOn) from Layer layer),"
+                                + " (select count(mother) from Mother mother) from NurseryLockRow lock",
                         Object[].class)
                 // whoever changes what it is about has flushed that: no need to look through all that is loaded
                 .setFlushMode(FlushModeType.COMMIT)

@@ -9,6 +9,7 @@ import org.kindgirdle.server.nursery.MotherHistory.Kind;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -66,7 +67,12 @@ public class Mothers {
 
     @Transactional
     public MotherView save(MotherView edit) {
-        lock.holdForChange();
+        if (edit.id() == null) {
+            // no record is reckoned from a mother that was not there
+            lock.shareForMore();
+        } else {
+            lock.holdForChange();
+        }
         Mother one = edit.id() == null ? Mother.fresh() : found(edit.id());
         if (edit.id() != null) {
             Versions.check(edit.version(), one.version, edit, view(one));
@@ -86,7 +92,7 @@ public class Mothers {
         one.permission = edit.rights() == Rights.FREE ? "" : edit.permission().strip();
         one.leafyShoots = edit.leafyShoots();
         one.note = edit.note();
-        Mother saved = mothers.saveAndFlush(one);
+        Mother saved = written(one);
         List<MotherHistory.Change> changes = MotherHistory.changes(before, facts(saved));
         if (edit.id() == null || !changes.isEmpty()) {
             history.add(id(saved), edit.id() == null ? Kind.ADDED : Kind.EDITED, clock.today(), changes, "");
@@ -95,6 +101,15 @@ public class Mothers {
             events.publishEvent(new Nursery.Changed("mother " + edit.code(), edit.id()));
         }
         return view(saved);
+    }
+
+    private Mother written(Mother one) {
+        try {
+            return mothers.saveAndFlush(one);
+        } catch (DataIntegrityViolationException another) {
+            // two added it at the same moment
+            throw Versions.taken("code", one.code, "mother");
+        }
     }
 
     /** The same, of a mother that was just saved. */

@@ -6,6 +6,8 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Keeps records and changes of the master data apart, across all copies of the application: a record is reckoned from
@@ -14,6 +16,8 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 public class NurseryLock {
+
+    private static final Object OWN = NurseryLock.class;
 
     private final EntityManager rows;
 
@@ -25,6 +29,30 @@ public class NurseryLock {
     @Transactional(propagation = Propagation.MANDATORY)
     public void share() {
         row(LockModeType.PESSIMISTIC_READ);
+    }
+
+    /**
+     * For adding what no record is reckoned from yet: beside those who record. Until it is committed, whoever reads in
+     * this transaction reads an edition of their own.
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void shareForMore() {
+        share();
+        if (!TransactionSynchronizationManager.hasResource(OWN)) {
+            TransactionSynchronizationManager.bindResource(
+                    OWN, UUID.randomUUID().toString());
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    TransactionSynchronizationManager.unbindResourceIfPossible(OWN);
+                }
+            });
+        }
+    }
+
+    /** What sets an edition apart in which this transaction has added something; empty elsewhere. */
+    public static String ownEdition() {
+        return TransactionSynchronizationManager.getResource(OWN) instanceof String own ? own : "";
     }
 
     /** For recomputing all records: one at a time, and no record meanwhile. */

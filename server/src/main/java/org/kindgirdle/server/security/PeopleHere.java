@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.kindgirdle.server.persistence.Looking;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -36,11 +37,13 @@ class PeopleHere {
     record Known(String fullName, Units units) {}
 
     Map<Long, Known> byId() {
-        return known.get(
-                ALL,
-                key -> people.findAll().stream()
-                        .filter(one -> one.id != null)
-                        .collect(Collectors.toMap(one -> one.id, one -> new Known(one.fullName, one.units))));
+        return Looking.isOn() ? all() : known.get(ALL, key -> all());
+    }
+
+    private Map<Long, Known> all() {
+        return people.findAll().stream()
+                .filter(one -> one.id != null)
+                .collect(Collectors.toMap(one -> one.id, one -> new Known(one.fullName, one.units)));
     }
 
     /** At once for whoever changed it, and once more when that counts or does not. */

@@ -10,6 +10,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import org.kindgirdle.server.persistence.Looking;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
@@ -54,7 +55,11 @@ public class BusinessClock {
 
     /** The site's zone; UTC until there is a site. */
     public ZoneId zone() {
-        return zone.get(ZONE, key -> rows.zone().map(ZoneId::of).orElse(UTC));
+        return Looking.isOn() ? zoneOfSite() : zone.get(ZONE, key -> zoneOfSite());
+    }
+
+    private ZoneId zoneOfSite() {
+        return rows.zone().map(ZoneId::of).orElse(UTC);
     }
 
     /** The site moved, or may have: what is known of its zone is asked for anew. */

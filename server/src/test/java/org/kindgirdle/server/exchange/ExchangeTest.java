@@ -107,11 +107,20 @@ class ExchangeTest {
                     continue;
                 }
                 UUID id = to.csv(before.get(name));
-                JsonNode outcome = to.take(id, to.suggested(id, name)).path("outcome");
+                JsonNode mapping = to.suggested(id, name);
+                String here = to.table(name);
+                // somebody else holds what a change and a setting wait for: a look waits for neither
+                JsonNode looked = Sending.whileHeld(
+                        second,
+                        List.of("select * from nursery_lock for update", "select * from counter for update"),
+                        () -> to.look(id, mapping).path("outcome"));
+                assertThat(to.table(name)).as("looked at: " + name).isEqualTo(here);
+                JsonNode outcome = to.take(id, mapping).path("outcome");
                 assertThat(outcome.path("badRows").asInt()
                                 + outcome.path("broken").asString())
                         .as("%s: %s", name, outcome)
                         .isEqualTo("0");
+                assertThat(looked).as("looked at: " + name).isEqualTo(outcome);
             }
             names.forEach(name -> assertThat(to.table(name)).as(name).isEqualTo(before.get(name)));
 

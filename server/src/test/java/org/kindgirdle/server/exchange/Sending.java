@@ -2,10 +2,16 @@ package org.kindgirdle.server.exchange;
 
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Supplier;
+import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.TestNursery;
@@ -20,6 +26,25 @@ final class Sending {
 
     Sending(Client client) {
         this.client = client;
+    }
+
+    /** What comes of something while another connection holds rows. */
+    static <T> T whileHeld(TestNursery nursery, List<String> holding, Supplier<T> something) {
+        try (Connection other = nursery.bean(DataSource.class).getConnection();
+                Statement statement = other.createStatement()) {
+            other.setAutoCommit(false);
+            try {
+                for (String rows : holding) {
+                    statement.execute(rows);
+                }
+                return something.get();
+            } finally {
+                other.rollback();
+                other.setAutoCommit(true);
+            }
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     String table(String name) {
