@@ -49,19 +49,11 @@ class ArchitectureTest {
                 .check(SERVER);
     }
 
-    /** Lists and counts over 200,000 layers, and whole-nursery files; each says why beside its statements. */
+    /** Files of whole nurseries and of tables of decisions, whose columns are the database's own. */
     @Test
     void sql_by_hand_stands_in_a_handful_of_classes() {
         Set<String> byHand = Set.of(
-                "LayerList",
-                "LayerWhere",
-                "Outcomes",
-                "DecisionTables",
-                "RawTable",
-                "NurseryTables",
-                "NurseryPeople",
-                "NurseryReader",
-                "NurseryWriter");
+                "DecisionTables", "RawTable", "NurseryTables", "NurseryPeople", "NurseryReader", "NurseryWriter");
         noClasses()
                 .that(DescribedPredicate.describe(
                         "are none of " + byHand,

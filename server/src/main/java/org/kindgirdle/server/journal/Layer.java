@@ -104,6 +104,11 @@ class Layer {
     @Nullable
     LocalDate jobBy;
 
+    /** the last day of its job, and beyond all days where it has none: the database's own, for the order of lists */
+    @Nullable
+    @Column(insertable = false, updatable = false)
+    LocalDate dueOn;
+
     @Enumerated(EnumType.STRING)
     @Nullable
     Rung rung;

@@ -27,6 +27,17 @@ interface LayerEventRepository extends JpaRepository<LayerEventRow, Long> {
             + " order by e.recordedAt desc, e.id desc")
     List<LayerChanges.LayerChange> changesOf(LocalDate day, Instant since, RecordKind without, Limit limit);
 
+    /**
+     * Layers with a word in a note. By hand: the index of words, which JPA does not know, finds it in a million notes.
+     *
+     * @param word in the language of that index
+     */
+    @Query(
+            value = "select distinct layer_id from layer_event where match(note) against (:word in boolean mode)"
+                    + " limit :most",
+            nativeQuery = true)
+    List<Long> layersWithNote(String word, int most);
+
     /** A record, and the code of its layer. */
     record Of(UUID record, String code) {}
 

@@ -29,6 +29,9 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     List<Layer> findByIdInOrderById(Collection<Long> ids);
 
+    @Query("select slot.layerId from TrialSlotRow slot where slot.trialId = :trial and slot.layerId is not null")
+    List<Long> idsOfTrial(long trial);
+
     List<Layer> findByCodeIn(Collection<String> codes);
 
     List<Layer> findByBatchIdOrderByNumber(UUID batchId);

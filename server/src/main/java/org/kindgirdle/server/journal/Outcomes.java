@@ -1,7 +1,12 @@
 package org.kindgirdle.server.journal;
 
-import java.sql.ResultSet;
-import java.sql.SQLException;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
+import jakarta.persistence.criteria.CriteriaBuilder;
+import jakarta.persistence.criteria.CriteriaQuery;
+import jakarta.persistence.criteria.Expression;
+import jakarta.persistence.criteria.Root;
+import jakarta.persistence.criteria.Selection;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -12,13 +17,18 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.UUID;
+import java.util.function.BiFunction;
+import java.util.stream.Stream;
+import org.hibernate.Session;
+import org.hibernate.query.criteria.HibernateCriteriaBuilder;
+import org.hibernate.query.criteria.JpaCriteriaQuery;
+import org.hibernate.query.criteria.JpaEntityJoin;
+import org.hibernate.query.criteria.JpaRoot;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LossCause;
 import org.kindgirdle.core.learn.Hindsight;
 import org.kindgirdle.core.learn.Interval;
-import org.kindgirdle.server.nursery.MotherOrigins;
-import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,28 +36,28 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Outcomes {
 
-    private final NamedParameterJdbcTemplate jdbc;
-    private final MotherOrigins origins;
+    private final EntityManager entities;
+    private final LayerWhere where;
 
-    Outcomes(JdbcTemplate jdbc, MotherOrigins origins) {
-        this.jdbc = new NamedParameterJdbcTemplate(jdbc);
-        this.origins = origins;
+    Outcomes(EntityManager entities, LayerWhere where) {
+        this.entities = entities;
+        this.where = where;
     }
 
     /** What of a layer's own row the counts are kept apart by; its recipe always is. */
     public enum Apart {
-        MOTHER("l.mother_id"),
-        WOOD("l.wood"),
-        POSITION("l.position"),
-        HAND("l.hand"),
-        YEAR("year(l.set_on)"),
-        WEEK("week(l.set_on, 3)"),
-        NOTHING("''");
+        MOTHER((layer, cb) -> layer.get("motherId")),
+        WOOD((layer, cb) -> layer.get("wood")),
+        POSITION((layer, cb) -> layer.get("position")),
+        HAND((layer, cb) -> layer.get("hand")),
+        YEAR((layer, cb) -> cb.function("year", Integer.class, layer.get("setOn"))),
+        WEEK(LayerWhere::isoWeek),
+        NOTHING((layer, cb) -> cb.literal(""));
 
-        private final String column;
+        private final BiFunction<Root<Layer>, CriteriaBuilder, Expression<?>> fact;
 
-        Apart(String column) {
-            this.column = column;
+        Apart(BiFunction<Root<Layer>, CriteriaBuilder, Expression<?>> fact) {
+            this.fact = fact;
         }
     }
 
@@ -100,60 +110,109 @@ public class Outcomes {
     /** Sums of the layers that a query finds. */
     @Transactional(readOnly = true)
     public Map<Key, Sums> by(Apart apart, LayerQuery query, NurserySnapshot nursery) {
-        LayerWhere where = LayerWhere.of(query, nursery, jdbc, origins);
-        String keys = apart.column + ", l.recipe_id, l.recipe_number";
+        LayerWhere.Condition which = where.of(query, nursery);
         Map<Key, Sums> all = new HashMap<>();
-        jdbc.query(
-                "select " + keys + ", count(*), coalesce(sum(l.rooted), 0), coalesce(sum(not l.rooted), 0),"
-                        + " coalesce(sum(l.established), 0), coalesce(sum(not l.established), 0),"
-                        + " coalesce(sum(l.minutes), 0), sum(l.medium_ml), sum(l.film_cm2)"
-                        + " from layer l" + where.sql() + " group by " + keys,
-                where.values(),
-                row -> {
-                    all.put(
-                            new Key(Objects.requireNonNullElse(row.getString(1), ""), row.getLong(2), row.getInt(3)),
-                            new Sums(
-                                    row.getInt(4),
-                                    row.getInt(5),
-                                    row.getInt(6),
-                                    row.getInt(7),
-                                    row.getInt(8),
-                                    row.getDouble(9),
-                                    row.getDouble(10),
-                                    row.getDouble(11),
-                                    new TreeMap<>(),
-                                    new EnumMap<>(LossCause.class)));
-                });
-        jdbc.query(
-                "select " + keys + ", l.loss_cause, if(l.full_on is null, null, datediff(l.full_on, l.set_on)) days,"
-                        + " count(*) from layer l" + where.sql()
-                        + " and (l.loss_cause is not null or l.full_on is not null) group by " + keys
-                        + ", l.loss_cause, days",
-                where.values(),
-                row -> {
-                    Sums sums = Objects.requireNonNull(all.get(
-                            new Key(Objects.requireNonNullElse(row.getString(1), ""), row.getLong(2), row.getInt(3))));
-                    String cause = row.getString(4);
-                    Integer days = row.getObject(5, Integer.class);
-                    if (cause != null) {
-                        sums.causes().merge(LossCause.valueOf(cause), row.getInt(6), Integer::sum);
-                    }
-                    if (days != null) {
-                        sums.daysToFull().merge(days, row.getInt(6), Integer::sum);
-                    }
-                });
+        sums(apart, which)
+                .forEach(row -> all.put(
+                        key(row),
+                        new Sums(
+                                count(row, 3),
+                                count(row, 4),
+                                count(row, 5),
+                                count(row, 6),
+                                count(row, 7),
+                                row.get(8, Double.class),
+                                row.get(9, Double.class),
+                                row.get(10, Double.class),
+                                new TreeMap<>(),
+                                new EnumMap<>(LossCause.class))));
+        ends(apart, which).forEach(row -> {
+            Sums sums = Objects.requireNonNull(all.get(key(row)));
+            LossCause cause = row.get(3, LossCause.class);
+            Integer days = row.get(4, Integer.class);
+            if (cause != null) {
+                sums.causes().merge(cause, count(row, 5), Integer::sum);
+            }
+            if (days != null) {
+                sums.daysToFull().merge(days, count(row, 5), Integer::sum);
+            }
+        });
         return all;
+    }
+
+    private static Key key(Tuple row) {
+        return new Key(Objects.toString(row.get(0), ""), row.get(1, Long.class), row.get(2, Integer.class));
+    }
+
+    private static int count(Tuple row, int column) {
+        return row.get(column) instanceof Number number ? number.intValue() : 0;
+    }
+
+    private List<Tuple> sums(Apart apart, LayerWhere.Condition which) {
+        CriteriaBuilder cb = entities.getCriteriaBuilder();
+        CriteriaQuery<Tuple> query = cb.createTupleQuery();
+        Root<Layer> layer = query.from(Layer.class);
+        List<Expression<?>> keys = keys(apart, layer, cb);
+        List<Selection<?>> columns = new ArrayList<>(keys);
+        columns.add(cb.count(layer));
+        for (String told : List.of("rooted", "established")) {
+            columns.add(cb.sum(one(cb, cb.isTrue(layer.get(told)))));
+            columns.add(cb.sum(one(cb, cb.isFalse(layer.get(told)))));
+        }
+        columns.add(cb.coalesce(cb.sum(layer.<Double>get("minutes")), 0.0));
+        columns.add(cb.sum(layer.<Double>get("mediumMl")));
+        columns.add(cb.sum(layer.<Double>get("filmCm2")));
+        query.select(cb.tuple(columns)).where(which.of(layer, cb)).groupBy(keys);
+        return entities.createQuery(query).getResultList();
+    }
+
+    private static Expression<Integer> one(CriteriaBuilder cb, Expression<Boolean> where) {
+        return cb.<Integer>selectCase().when(where, 1).otherwise(0);
+    }
+
+    /** How many were lost by each cause, and how many full after so many days. */
+    private List<Tuple> ends(Apart apart, LayerWhere.Condition which) {
+        CriteriaBuilder cb = entities.getCriteriaBuilder();
+        CriteriaQuery<Tuple> query = cb.createTupleQuery();
+        Root<Layer> layer = query.from(Layer.class);
+        List<Expression<?>> keys = new ArrayList<>(keys(apart, layer, cb));
+        keys.add(layer.get("lossCause"));
+        keys.add(cb.function("datediff", Integer.class, layer.get("fullOn"), layer.get("setOn")));
+        List<Selection<?>> columns = new ArrayList<>(keys);
+        columns.add(cb.count(layer));
+        query.select(cb.tuple(columns))
+                .where(
+                        which.of(layer, cb),
+                        cb.or(
+                                layer.get("lossCause").isNotNull(),
+                                layer.get("fullOn").isNotNull()))
+                .groupBy(keys);
+        return entities.createQuery(query).getResultList();
+    }
+
+    private static List<Expression<?>> keys(Apart apart, Root<Layer> layer, CriteriaBuilder cb) {
+        List<Expression<?>> keys = new ArrayList<>();
+        keys.add(apart.fact.apply(layer, cb));
+        keys.add(layer.get("recipeId"));
+        keys.add(layer.get("recipeNumber"));
+        return keys;
     }
 
     /** Between which thermal days the balls of the layers that a query finds became full. */
     @Transactional(readOnly = true)
     public List<Interval> toReady(LayerQuery query, NurserySnapshot nursery) {
-        LayerWhere where = LayerWhere.of(query, nursery, jdbc, origins);
-        return jdbc.query(
-                "select l.ready_low, l.ready_high from layer l" + where.sql() + " and l.ready_low is not null"
-                        + " order by l.id",
-                where.values(),
-                (row, number) -> new Interval(row.getDouble(1), upper(row.getObject(2, Double.class))));
+        LayerWhere.Condition which = where.of(query, nursery);
+        CriteriaBuilder cb = entities.getCriteriaBuilder();
+        CriteriaQuery<Tuple> intervals = cb.createTupleQuery();
+        Root<Layer> layer = intervals.from(Layer.class);
+        intervals
+                .select(cb.tuple(layer.get("readyLow"), layer.get("readyHigh")))
+                .where(which.of(layer, cb), layer.get("readyLow").isNotNull())
+                .orderBy(cb.asc(layer.get("id")));
+        return entities.createQuery(intervals)
+                .getResultStream()
+                .map(row -> new Interval(row.get(0, Double.class), upper(row.get(1, Double.class))))
+                .toList();
     }
 
     private static double upper(@Nullable Double high) {
@@ -177,52 +236,63 @@ public class Outcomes {
      */
     @Transactional(readOnly = true)
     public List<Foretold> foretold(LayerQuery query, NurserySnapshot nursery) {
-        LayerWhere where = LayerWhere.of(query, nursery, jdbc, origins);
+        LayerWhere.Condition which = where.of(query, nursery);
         List<Foretold> all = new ArrayList<>();
         List<Foreseen> one = new ArrayList<>();
-        jdbc.query(
-                // in the order of the index by layer, whatever the order of its records: sorting them costs more
-                "select l.id, l.mother_id, l.full_on, e.kind, e.on_date, e.corrects is not null,"
-                        + " e.ready10_on, e.ready50_on, e.ready90_on from layer l join layer_event e on e.layer_id = l.id"
-                        + where.sql() + " and l.full_on is not null"
-                        + " and (e.kind in ('SET', 'LOOKED', 'RERUNG') or e.corrects is not null)"
-                        + " order by l.id",
-                where.values(),
-                row -> {
-                    Foreseen next = foreseen(row);
-                    if (!one.isEmpty() && one.get(0).layer() != next.layer()) {
-                        foretold(one, nursery.today()).ifPresent(all::add);
-                        one.clear();
-                    }
-                    one.add(next);
-                });
+        foreseen(which).forEach(next -> {
+            if (!one.isEmpty() && one.get(0).layer() != next.layer()) {
+                foretold(one, nursery.today()).ifPresent(all::add);
+                one.clear();
+            }
+            one.add(next);
+        });
         foretold(one, nursery.today()).ifPresent(all::add);
         return all;
     }
 
+    /** In the order of the index by layer, whatever the order of its records: sorting them costs more. */
+    private Stream<Foreseen> foreseen(LayerWhere.Condition which) {
+        HibernateCriteriaBuilder cb = entities.unwrap(Session.class).getCriteriaBuilder();
+        JpaCriteriaQuery<Foreseen> query = cb.createQuery(Foreseen.class);
+        JpaRoot<Layer> layer = query.from(Layer.class);
+        JpaEntityJoin<Layer, LayerEventRow> event = layer.join(LayerEventRow.class);
+        event.on(cb.equal(event.get("layerId"), layer.get("id")));
+        query.select(cb.construct(
+                        Foreseen.class,
+                        layer.get("id"),
+                        layer.get("motherId"),
+                        layer.get("fullOn"),
+                        event.get("kind"),
+                        event.get("corrects"),
+                        event.get("onDate"),
+                        event.get("ready10On"),
+                        event.get("ready50On"),
+                        event.get("ready90On")))
+                .where(
+                        which.of(layer, cb),
+                        layer.get("fullOn").isNotNull(),
+                        cb.or(
+                                event.get("kind").in(List.of(RecordKind.SET, RecordKind.LOOKED, RecordKind.RERUNG)),
+                                event.get("corrects").isNotNull()))
+                .orderBy(cb.asc(layer.get("id")));
+        return entities.createQuery(query).getResultStream();
+    }
+
+    /** @param corrects another record, which was put right by it */
     private record Foreseen(
             long layer,
             long motherId,
             LocalDate fullOn,
-            boolean blurs,
-            boolean atSetting,
+            RecordKind kind,
+            @Nullable UUID corrects,
             LocalDate on,
             @Nullable LocalDate q10,
             @Nullable LocalDate q50,
-            @Nullable LocalDate q90) {}
+            @Nullable LocalDate q90) {
 
-    private static Foreseen foreseen(ResultSet row) throws SQLException {
-        String kind = row.getString(4);
-        return new Foreseen(
-                row.getLong(1),
-                row.getLong(2),
-                Objects.requireNonNull(row.getObject(3, LocalDate.class)),
-                kind.equals("RERUNG") || row.getBoolean(6),
-                kind.equals("SET"),
-                Objects.requireNonNull(row.getObject(5, LocalDate.class)),
-                row.getObject(7, LocalDate.class),
-                row.getObject(8, LocalDate.class),
-                row.getObject(9, LocalDate.class));
+        boolean blurs() {
+            return kind == RecordKind.RERUNG || corrects != null;
+        }
     }
 
     private static Optional<Foretold> foretold(List<Foreseen> rows, LocalDate today) {
@@ -237,7 +307,8 @@ public class Outcomes {
                     && row.q50() != null
                     && row.q90() != null
                     && row.q90().isBefore(today)) {
-                said.add(new Said(row.atSetting(), new Hindsight.Said(row.on(), row.q10(), row.q50(), row.q90())));
+                said.add(new Said(
+                        row.kind() == RecordKind.SET, new Hindsight.Said(row.on(), row.q10(), row.q50(), row.q90())));
             }
         }
         Foreseen last = before.stream().max(Comparator.comparing(Foreseen::on)).orElseThrow();
@@ -251,12 +322,12 @@ public class Outcomes {
      * committed: one that comes late is noticed by the count of the newest, and a file of thousands by itself.
      */
     public String revision(NurserySnapshot nursery) {
-        String newest = jdbc.getJdbcTemplate()
-                .queryForObject(
-                        "select concat_ws('/', max(id), count(*), (select count(*) from import_file"
-                                + " where state = 'TAKEN')) from layer_event"
-                                + " where id > (select coalesce(max(id), 0) - 1000 from layer_event)",
-                        String.class);
-        return newest + "/" + nursery.rulesNumber() + "/" + nursery.today();
+        Object[] newest = entities.createQuery("""
+                        select max(event.id), count(event),
+                            (select count(file) from ImportFileRow file where cast(file.state as String) = 'TAKEN')
+                        from LayerEventRow event
+                        where event.id > (select coalesce(max(last.id), 0) - 1000 from LayerEventRow last)
+                        """, Object[].class).getSingleResult();
+        return newest[0] + "/" + newest[1] + "/" + newest[2] + "/" + nursery.rulesNumber() + "/" + nursery.today();
     }
 }
