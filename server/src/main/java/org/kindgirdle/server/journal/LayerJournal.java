@@ -43,6 +43,7 @@ public class LayerJournal {
     private final CurrentPerson person;
     private final EntityManager entities;
     private final Journals journals;
+    private final LayerNumbers numbers;
     private final TipFirst tipFirst;
     private final Releases releases;
     private final MadeOtherwise madeOtherwise;
@@ -56,6 +57,7 @@ public class LayerJournal {
             CurrentPerson person,
             EntityManager entities,
             Journals journals,
+            LayerNumbers numbers,
             TipFirst tipFirst,
             Releases releases,
             MadeOtherwise madeOtherwise) {
@@ -67,6 +69,7 @@ public class LayerJournal {
         this.person = person;
         this.entities = entities;
         this.journals = journals;
+        this.numbers = numbers;
         this.tipFirst = tipFirst;
         this.releases = releases;
         this.madeOtherwise = madeOtherwise;
@@ -106,7 +109,7 @@ public class LayerJournal {
     @Transactional
     public List<String> set(UUID batchId, List<NewLayer> all) {
         NurserySnapshot nursery = snapshots.hold();
-        int number = LayerNumbers.take(entities, -1, all.size());
+        int number = numbers.take(-1, all.size());
         List<Layer> rows = new ArrayList<>();
         List<LayerEventRow> records = new ArrayList<>();
         for (NewLayer one : all) {

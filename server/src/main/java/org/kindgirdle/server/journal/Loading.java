@@ -21,11 +21,8 @@ import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Writes whole journals at once: seasons that were kept elsewhere. Each layer is projected once, from all of its
@@ -46,7 +43,7 @@ public class Loading {
     private final Snapshots snapshots;
     private final BusinessClock clock;
     private final NurseryLock lock;
-    private final TransactionTemplate apart;
+    private final LayerNumbers layerNumbers;
     private final EntityManager entities;
 
     Loading(
@@ -56,7 +53,7 @@ public class Loading {
             Snapshots snapshots,
             BusinessClock clock,
             NurseryLock lock,
-            PlatformTransactionManager transactions,
+            LayerNumbers layerNumbers,
             EntityManager entities) {
         this.layers = layers;
         this.journals = journals;
@@ -64,8 +61,7 @@ public class Loading {
         this.snapshots = snapshots;
         this.clock = clock;
         this.lock = lock;
-        this.apart = new TransactionTemplate(transactions);
-        this.apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+        this.layerNumbers = layerNumbers;
         this.entities = entities;
     }
 
@@ -179,9 +175,7 @@ public class Loading {
                 .max()
                 .orElse(-1);
         int fresh = (int) all.stream().filter(one -> one.code() == null).count();
-        // at once and for good, so that nobody who sets a layer waits until a long file is in; unused ones are skipped
-        Integer first = apart.execute(open -> LayerNumbers.take(entities, beyond, fresh));
-        int next = Objects.requireNonNull(first);
+        int next = layerNumbers.take(beyond, fresh);
         int[] numbers = new int[all.size()];
         for (int i = 0; i < numbers.length; i++) {
             String code = all.get(i).code();
