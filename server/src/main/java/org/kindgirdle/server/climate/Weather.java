@@ -12,6 +12,8 @@ import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.nursery.SiteView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.time.BusinessClock;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -22,10 +24,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Weather {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Weather.class);
+
     /** How far back the station is asked when nothing is there yet, days. */
     private static final int FIRST_FETCH_DAYS = 550;
 
-    private static final int MOST_DAYS_SHOWN = 1100;
+    private static final int MAX_DAYS_SHOWN = 1100;
 
     private final WeatherStore store;
     private final Nursery nursery;
@@ -68,11 +72,11 @@ public class Weather {
     /** Every day of the half-open span [from, to): measured, forecast or normal. */
     @Transactional(readOnly = true)
     public List<KnownDay> days(LocalDate from, LocalDate to) {
-        if (!to.isAfter(from) || to.isAfter(from.plusDays(MOST_DAYS_SHOWN))) {
+        if (!to.isAfter(from) || to.isAfter(from.plusDays(MAX_DAYS_SHOWN))) {
             throw ProblemException.invalid(
                     "to",
                     to.toString(),
-                    "a day after " + from + ", at most " + from.plusDays(MOST_DAYS_SHOWN),
+                    "a day after " + from + ", at most " + from.plusDays(MAX_DAYS_SHOWN),
                     "That span can't be shown.");
         }
         SiteView site = nursery.site();
@@ -145,7 +149,8 @@ public class Weather {
 
     /**
      * Fetches what the station has measured up to yesterday and its forecast of today, if that has not been done. The
-     * layers are not reckoned anew: whoever calls does that.
+     * layers are not reckoned anew: whoever calls does that. A station that does not answer holds nobody up: it is asked
+     * for all that is missing when the next day begins.
      *
      * @return whether anything came
      */
@@ -154,13 +159,22 @@ public class Weather {
         if (station.isEmpty() || !nursery.hasSite() || store.hasForecast(today)) {
             return false;
         }
-        lock.holdForChange();
         LocalDate from = store.lastMeasured()
                 .map(last -> last.plusDays(1))
                 .filter(day -> day.isAfter(today.minusDays(FIRST_FETCH_DAYS)))
                 .orElse(today.minusDays(FIRST_FETCH_DAYS));
-        store.put(station.get().measured(from, today), WeatherStore.Source.STATION);
-        store.putForecast(today, station.get().forecast(today));
+        List<WeatherDay> measured;
+        List<WeatherDay> forecast;
+        try {
+            measured = station.get().measured(from, today);
+            forecast = station.get().forecast(today);
+        } catch (RuntimeException silent) {
+            LOG.warn("The weather station gave nothing for {} to {}: the normals stand in for it", from, today, silent);
+            return false;
+        }
+        lock.holdForChange();
+        store.put(measured, WeatherStore.Source.STATION);
+        store.putForecast(today, forecast);
         return true;
     }
 }

@@ -31,7 +31,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1/weather")
 class WeatherController {
 
-    private static final int MOST_SHOWN = 100;
+    private static final int MAX_SHOWN = 100;
 
     private final Weather weather;
     private final CommandLedger commands;
@@ -57,16 +57,16 @@ class WeatherController {
     record WeatherView(boolean station, LocalDate today, List<DayView> days) {}
 
     record DayEdit(
-            @NotNull @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MOST_C, unit = "C")
+            @NotNull @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MAX_C, unit = "C")
             Double minC,
 
-            @NotNull @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MOST_C, unit = "C")
+            @NotNull @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MAX_C, unit = "C")
             Double maxC,
 
-            @Nullable @Within(low = 0, high = WeatherDay.MOST_MS, unit = "m/s")
+            @Nullable @Within(low = 0, high = WeatherDay.MAX_MS, unit = "m/s")
             Double windMs,
 
-            @Nullable @Within(low = 0, high = WeatherDay.MOST_MM, unit = "mm")
+            @Nullable @Within(low = 0, high = WeatherDay.MAX_MM, unit = "mm")
             Double rainMm) {}
 
     /**
@@ -143,9 +143,9 @@ class WeatherController {
                         .max(LocalDate::compareTo)
                         .orElse(null),
                 file.badRows(),
-                file.bad().stream().limit(MOST_SHOWN).toList(),
+                file.bad().stream().limit(MAX_SHOWN).toList(),
                 overlaps.size(),
-                overlaps.stream().limit(MOST_SHOWN).toList());
+                overlaps.stream().limit(MAX_SHOWN).toList());
     }
 
     @PostMapping("/imports")
@@ -154,7 +154,7 @@ class WeatherController {
             WeatherFile file = WeatherFile.read(request.csv(), clock.today());
             if (!file.bad().isEmpty()) {
                 throw ProblemException.invalid(file.bad().stream()
-                        .limit(MOST_SHOWN)
+                        .limit(MAX_SHOWN)
                         .map(bad -> new Violation(
                                 "line " + bad.line() + (bad.column().isEmpty() ? "" : ", " + bad.column()),
                                 bad.value(),

@@ -16,22 +16,22 @@ import org.kindgirdle.server.problem.Within;
 public record WeatherDay(
         LocalDate on,
 
-        @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MOST_C, unit = "C")
+        @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MAX_C, unit = "C")
         double minC,
 
-        @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MOST_C, unit = "C")
+        @Within(low = WeatherDay.LEAST_C, high = WeatherDay.MAX_C, unit = "C")
         double maxC,
 
-        @Nullable @Within(low = 0, high = WeatherDay.MOST_MS, unit = "m/s")
+        @Nullable @Within(low = 0, high = WeatherDay.MAX_MS, unit = "m/s")
         Double windMs,
 
-        @Nullable @Within(low = 0, high = WeatherDay.MOST_MM, unit = "mm")
+        @Nullable @Within(low = 0, high = WeatherDay.MAX_MM, unit = "mm")
         Double rainMm) {
 
     static final double LEAST_C = -70;
-    static final double MOST_C = 60;
-    static final double MOST_MS = 80;
-    static final double MOST_MM = 2000;
+    static final double MAX_C = 60;
+    static final double MAX_MS = 80;
+    static final double MAX_MM = 2000;
 
     /** A reading of a day has its maximum at or above its minimum. */
     @AssertTrue(message = "the maximum of a day can't lie below its minimum")

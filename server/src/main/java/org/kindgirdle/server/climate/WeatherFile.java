@@ -29,9 +29,9 @@ record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
 
     private static final List<String> NEEDED = List.of("date", "min_c", "max_c");
     private static final Set<String> KNOWN = Set.of("date", "min_c", "max_c", "wind_ms", "rain_mm");
-    private static final int MOST_COLUMNS = 50;
-    private static final int MOST_BAD = 1000;
-    private static final int MOST_SHOWN = 60;
+    private static final int MAX_COLUMNS = 50;
+    private static final int MAX_BAD = 1000;
+    private static final int MAX_SHOWN = 60;
     private static final char NOT_UTF_8 = '\uFFFD';
 
     /**
@@ -93,8 +93,8 @@ record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
             lastLine = 1;
             List<String> names =
                     row.stream().map(name -> name.toLowerCase(Locale.ROOT)).toList();
-            if (names.size() > MOST_COLUMNS) {
-                wrong(1, "", names.size() + " columns", "There are too many columns; at most " + MOST_COLUMNS + ".");
+            if (names.size() > MAX_COLUMNS) {
+                wrong(1, "", names.size() + " columns", "There are too many columns; at most " + MAX_COLUMNS + ".");
                 return null;
             }
             NEEDED.stream()
@@ -122,10 +122,10 @@ record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
                 return;
             }
             LocalDate on = date(line, cell(row, header, "date"));
-            Double min = number(line, "min_c", cell(row, header, "min_c"), WeatherDay.LEAST_C, WeatherDay.MOST_C, true);
-            Double max = number(line, "max_c", cell(row, header, "max_c"), WeatherDay.LEAST_C, WeatherDay.MOST_C, true);
-            Double wind = number(line, "wind_ms", cell(row, header, "wind_ms"), 0, WeatherDay.MOST_MS, false);
-            Double rain = number(line, "rain_mm", cell(row, header, "rain_mm"), 0, WeatherDay.MOST_MM, false);
+            Double min = number(line, "min_c", cell(row, header, "min_c"), WeatherDay.LEAST_C, WeatherDay.MAX_C, true);
+            Double max = number(line, "max_c", cell(row, header, "max_c"), WeatherDay.LEAST_C, WeatherDay.MAX_C, true);
+            Double wind = number(line, "wind_ms", cell(row, header, "wind_ms"), 0, WeatherDay.MAX_MS, false);
+            Double rain = number(line, "rain_mm", cell(row, header, "rain_mm"), 0, WeatherDay.MAX_MM, false);
             if (min != null && max != null && min > max) {
                 wrong(line, "min_c", min.toString(), "The minimum is above the maximum, " + max + ".");
             }
@@ -186,8 +186,8 @@ record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
 
         void wrong(long line, String column, String value, String message) {
             badLines.add(line);
-            if (bad.size() < MOST_BAD) {
-                String shown = value.length() > MOST_SHOWN ? value.substring(0, MOST_SHOWN) + "…" : value;
+            if (bad.size() < MAX_BAD) {
+                String shown = value.length() > MAX_SHOWN ? value.substring(0, MAX_SHOWN) + "…" : value;
                 bad.add(new BadCell(line, column, shown, message));
             }
         }
