@@ -15,9 +15,9 @@ import org.kindgirdle.server.harness.TestNursery;
 @ExtendWith(NurseryExtension.class)
 class StatementsTest {
 
-    private static final int MOST_OF_A_READ = 8;
+    private static final int MAX_OF_A_READ = 8;
     /** One of them once a minute, for when somebody was last here; one with every fiftieth record, for ids. */
-    private static final int MOST_OF_A_RECORD = 12;
+    private static final int MAX_OF_A_RECORD = 12;
 
     private final TestNursery nursery;
     private final long mother;
@@ -67,7 +67,7 @@ class StatementsTest {
             String address = "/api/v1" + path;
             nursery.grower().get(address).expect(200);
             long count = TestNursery.statementsOf(nursery.grower(), address);
-            if (count > MOST_OF_A_READ) {
+            if (count > MAX_OF_A_READ) {
                 tooMany.add(count + " " + path);
             }
         }
@@ -80,10 +80,10 @@ class StatementsTest {
         nursery.record(code, TestNursery.look("NONE", 0)).expect(201);
         TestNursery.statements();
         nursery.record(code, TestNursery.look("CALLUS", 0)).expect(201);
-        assertThat(TestNursery.settledStatements()).hasSizeLessThanOrEqualTo(MOST_OF_A_RECORD);
+        assertThat(TestNursery.settledStatements()).hasSizeLessThanOrEqualTo(MAX_OF_A_RECORD);
         Map<String, Object> water = Map.of("kind", "TOPPED_UP", "details", Map.of("waterMl", 40));
         nursery.record(code, water).expect(201);
-        assertThat(TestNursery.settledStatements()).hasSizeLessThanOrEqualTo(MOST_OF_A_RECORD);
+        assertThat(TestNursery.settledStatements()).hasSizeLessThanOrEqualTo(MAX_OF_A_RECORD);
     }
 
     /** The locks, the journals and the answers are asked for together, whoever many there are. */
@@ -93,6 +93,6 @@ class StatementsTest {
         Map<String, Object> note = Map.of("kind", "NOTED", "details", Map.of(), "note", "hail", "codes", codes);
         TestNursery.settledStatements();
         nursery.grower().post("/api/v1/layer-records", note).expect(201);
-        assertThat(TestNursery.settledStatements()).hasSizeLessThanOrEqualTo(MOST_OF_A_RECORD + 4);
+        assertThat(TestNursery.settledStatements()).hasSizeLessThanOrEqualTo(MAX_OF_A_RECORD + 4);
     }
 }
