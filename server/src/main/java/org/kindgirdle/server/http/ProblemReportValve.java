@@ -5,6 +5,7 @@ import java.io.Writer;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ErrorReportValve;
+import org.kindgirdle.server.problem.ProblemBody;
 import org.springframework.http.HttpStatus;
 
 /** What the container refuses by itself (odd methods, broken request lines) is said as everything else is. */
@@ -28,8 +29,8 @@ public final class ProblemReportValve extends ErrorReportValve {
             response.setCharacterEncoding("UTF-8");
             Writer out = response.getReporter();
             if (out != null) {
-                out.write("{\"type\":\"about:blank\",\"title\":\"" + title + "\",\"status\":" + status
-                        + ",\"detail\":\"This can't be answered that way.\",\"violations\":[]}");
+                out.write(ProblemBody.of(
+                        known == null ? HttpStatus.BAD_REQUEST : known, title, "This can't be answered that way."));
                 response.finishResponse();
             }
         } catch (IOException gone) {

@@ -31,7 +31,7 @@ class BodyText extends RequestBodyAdviceAdapter {
     /** Fields whose text may have several lines. */
     private static final Set<String> LINES = Set.of("note", "reason", "permission", "csv", "text");
 
-    private static final int MOST_VIOLATIONS = 50;
+    private static final int MAX_VIOLATIONS = 50;
 
     private final JsonMapper json;
 
@@ -76,14 +76,14 @@ class BodyText extends RequestBodyAdviceAdapter {
             for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
                 boolean isHole = token == JsonToken.VALUE_NULL
                         && parser.streamReadContext().inArray();
-                if (isHole && violations.size() < MOST_VIOLATIONS) {
+                if (isHole && violations.size() < MAX_VIOLATIONS) {
                     violations.add(new Violation(where(parser, path), null, "a value", "must be there"));
                 }
                 if (token == JsonToken.VALUE_STRING || token == JsonToken.PROPERTY_NAME) {
                     String field = String.valueOf(parser.currentName());
                     Violation wrong = wrong(
                             token == JsonToken.PROPERTY_NAME ? "" : field, parser.getString(), where(parser, path));
-                    if (wrong != null && violations.size() < MOST_VIOLATIONS) {
+                    if (wrong != null && violations.size() < MAX_VIOLATIONS) {
                         violations.add(wrong);
                     }
                 }

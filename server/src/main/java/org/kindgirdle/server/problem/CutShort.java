@@ -29,6 +29,14 @@ final class CutShort extends RuntimeException {
                 "up to " + most + " bytes");
     }
 
+    static CutShort aForm() {
+        return new CutShort(
+                HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+                "Not as a form",
+                "Nothing was written. Send JSON, or the file itself, with its own content type; forms are not taken.",
+                "application/json, or the type of the file");
+    }
+
     /** Hardly anything arrives, or nothing any more. */
     static CutShort tooSlow() {
         return new CutShort(
@@ -42,18 +50,6 @@ final class CutShort extends RuntimeException {
     static CutShort brokenOff() {
         return new CutShort(
                 HttpStatus.BAD_REQUEST, "Broken off", "Nothing was written. Send it again.", "a whole body");
-    }
-
-    HttpStatus status() {
-        return status;
-    }
-
-    String title() {
-        return title;
-    }
-
-    String allowed() {
-        return allowed;
     }
 
     ProblemDetail detail() {

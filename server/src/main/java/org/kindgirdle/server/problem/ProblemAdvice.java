@@ -102,7 +102,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> cutShort(CutShort cut) {
-        return ResponseEntity.status(cut.status()).body(cut.detail());
+        return ResponseEntity.of(cut.detail()).build();
     }
 
     /** Of the address, before anything looked at it. */
