@@ -44,6 +44,9 @@ public class DueLayers {
                 .toList();
     }
 
+    /** 1 January 1970 as the database counts days. */
+    private static final int EPOCH = 719_528;
+
     private static Due due(LayerRepository.DueRow row) {
         return new Due(
                 row.code(),
@@ -51,13 +54,17 @@ public class DueLayers {
                 row.standsAt(),
                 row.method(),
                 row.job(),
-                row.from(),
-                row.by(),
+                day(row.from()),
+                day(row.by()),
                 row.alsoDo().stream()
                         .sorted()
                         .map(Enum::name)
                         .filter(code -> !code.equals(row.job()))
                         .toList());
+    }
+
+    private static LocalDate day(int ofDatabase) {
+        return LocalDate.ofEpochDay(ofDatabase - EPOCH);
     }
 
     /** What was found last on some layers, by code. */

@@ -17,7 +17,7 @@ public class LayerChanges {
     /** A row may be committed later than one that was stamped after it: so much is asked for again. */
     private static final int OVERLAP_SECONDS = 15;
 
-    private static final Limit MOST = Limit.of(500);
+    private static final Limit MAX = Limit.of(500);
 
     private final LayerEventRepository events;
     private final BusinessClock clock;
@@ -40,7 +40,7 @@ public class LayerChanges {
     /** What was recorded since a moment. Beyond the newest 500 it says nothing of the older ones. */
     public Changes since(Instant moment) {
         Instant now = clock.systemNow();
-        List<LayerChange> newest = events.changesSince(moment.minusSeconds(OVERLAP_SECONDS), RecordKind.SET, MOST);
+        List<LayerChange> newest = events.changesSince(moment.minusSeconds(OVERLAP_SECONDS), RecordKind.SET, MAX);
         return new Changes(now, inOrder(newest));
     }
 
@@ -52,7 +52,7 @@ public class LayerChanges {
                 .toLocalDate()
                 .atStartOfDay(clock.zone())
                 .toInstant();
-        return events.changesOf(today, midnight, RecordKind.SET, MOST);
+        return events.changesOf(today, midnight, RecordKind.SET, MAX);
     }
 
     private static List<LayerChange> inOrder(List<LayerChange> newestFirst) {

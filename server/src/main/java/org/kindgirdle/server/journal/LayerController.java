@@ -26,7 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1")
 class LayerController {
 
-    private static final int MOST_CARDS = 100;
+    private static final int MAX_CARDS = 100;
 
     private final LayerJournal journal;
     private final LayerPages pages;
@@ -85,9 +85,9 @@ class LayerController {
     }
 
     private static List<String> some(List<String> codes) {
-        if (codes.size() > MOST_CARDS) {
+        if (codes.size() > MAX_CARDS) {
             throw ProblemException.invalid(
-                    "codes", codes.size(), "at most " + MOST_CARDS, "Ask for them a part at a time.");
+                    "codes", codes.size(), "at most " + MAX_CARDS, "Ask for them a part at a time.");
         }
         return codes.stream().map(LayerController::code).distinct().toList();
     }

@@ -35,7 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 class LayerList {
 
     /** Counted so far and no farther. */
-    private static final int MOST_COUNTED = 5000;
+    private static final int MAX_COUNTED = 5000;
 
     private static final Map<String, String> ORDERS = Map.of("code", "code", "due", "dueOn", "set", "setOn");
 
@@ -164,7 +164,7 @@ class LayerList {
         JpaRoot<Layer> layer = some.from(Layer.class);
         some.multiselect(layer.get("id").alias("id"));
         some.where(which.of(layer, cb));
-        some.fetch(MOST_COUNTED);
+        some.fetch(MAX_COUNTED);
         query.select(cb.count(query.from(some).get("id")));
         return Math.toIntExact(entities.createQuery(query).getSingleResult());
     }

@@ -142,20 +142,22 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
 
     List<Layer> findByCodeInOrderByNumber(Collection<String> codes);
 
-    /** What a walk has to know of a layer whose job falls due. */
+    /** What a walk has to know of a layer whose job falls due; days counted from year 0, for thousands of them are read with each walk. */
     record DueRow(
             String code,
             long motherId,
             @Nullable Long standsAt,
             Method method,
             String job,
-            LocalDate from,
-            LocalDate by,
+            Integer from,
+            Integer by,
             Set<AlsoDo> alsoDo) {}
 
     @Query("""
             select new org.kindgirdle.server.journal.LayerRepository$DueRow(
-                l.code, l.motherId, l.standsAt, l.method, l.job, coalesce(l.jobFrom, l.jobBy), l.jobBy, l.alsoDo)
+                l.code, l.motherId, l.standsAt, l.method, l.job,
+                cast(function('to_days', coalesce(l.jobFrom, l.jobBy)) as Integer),
+                cast(function('to_days', l.jobBy) as Integer), l.alsoDo)
             from Layer l where l.phase in :phases and l.jobBy < :day
             """)
     List<DueRow> dueBefore(Collection<LayerPhase> phases, LocalDate day);

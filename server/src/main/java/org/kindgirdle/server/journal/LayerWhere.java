@@ -13,13 +13,11 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.server.nursery.MotherOrigins;
 import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.PlaceView;
 import org.springframework.stereotype.Component;
 
 /**
@@ -30,7 +28,7 @@ import org.springframework.stereotype.Component;
 class LayerWhere {
 
     /** Notes with a word in them; who finds more has not asked for anything in particular. */
-    private static final int MOST_NOTES = 2000;
+    private static final int MAX_NOTES = 2000;
 
     /** The index of words knows none that are shorter. */
     private static final int SHORTEST_IN_NOTES = 3;
@@ -191,7 +189,7 @@ class LayerWhere {
                 return;
             }
             String text = word.toLowerCase(Locale.ROOT);
-            List<Long> ids = mothers(Function.identity(), mother -> says(mother, text));
+            List<Long> ids = mothers(nursery::saidOf, said -> said.contains(text));
             if (ids.size() == nursery.mothers().size()) {
                 return;
             }
@@ -209,22 +207,11 @@ class LayerWhere {
                 return cb.or(ways.toArray(Predicate[]::new));
             });
         }
-
-        private boolean says(MotherView mother, String text) {
-            SpeciesProfile species = nursery.species(mother.speciesCode()).profile();
-            PlaceView place = nursery.place(mother.placeId());
-            return String.join(
-                            " ", mother.code(), mother.variety(), place.name(), species.common(), species.botanical())
-                    .toLowerCase(Locale.ROOT)
-                    .contains(text);
-        }
     }
 
     private List<Long> noted(String word) {
         String letters = word.replaceAll("[^\\p{L}\\p{N}]", "");
-        return letters.length() < SHORTEST_IN_NOTES
-                ? List.of()
-                : events.layersWithNote("+" + letters + "*", MOST_NOTES);
+        return letters.length() < SHORTEST_IN_NOTES ? List.of() : events.layersWithNote("+" + letters + "*", MAX_NOTES);
     }
 
     private static String escaped(String text) {

@@ -33,7 +33,7 @@ public class LiveLayers {
     private static final Rule NEARLY_DAYS = Rule.of("sever.nearly");
 
     /** More than anybody decides on in a day; the most pressing are there. */
-    public static final int MOST = 400;
+    public static final int MAX = 400;
 
     private static final List<String> CUT_OR_HELD = Arrays.stream(NextStep.values())
             .filter(step -> step.isSevering()
@@ -89,7 +89,7 @@ public class LiveLayers {
     public List<Live> toBeCut() {
         NurserySnapshot nursery = snapshots.take();
         LocalDate by = nursery.today().plusDays(nursery.rules().count(NEARLY_DAYS));
-        return of(layers.findToBeCut(CUT_OR_HELD, FULL, RootStage.ROOTED, by, Limit.of(MOST)), nursery);
+        return of(layers.findToBeCut(CUT_OR_HELD, FULL, RootStage.ROOTED, by, Limit.of(MAX)), nursery);
     }
 
     /** All of a phase. */

@@ -32,7 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Loading {
 
     /** Warmth is reckoned from a layer's first day on: it is known for so many years back. */
-    public static final int MOST_YEARS_BACK = 25;
+    public static final int MAX_YEARS_BACK = 25;
 
     /** Layers that are held in memory at once. */
     private static final int AT_ONCE = 500;

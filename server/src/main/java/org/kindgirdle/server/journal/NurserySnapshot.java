@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
@@ -61,6 +62,7 @@ public final class NurserySnapshot {
     private final KnownWeather weather;
     private final Map<Long, PlaceClimate> built = new ConcurrentHashMap<>();
     private final Map<String, Seasons> years = new ConcurrentHashMap<>();
+    private final Map<Long, String> saying = new ConcurrentHashMap<>();
 
     NurserySnapshot(
             Nursery nursery,
@@ -304,6 +306,21 @@ public final class NurserySnapshot {
     /** All mothers, also those that are no longer used. */
     public Collection<MotherView> mothers() {
         return mothers.values();
+    }
+
+    /** All that a mother can be found by, in small letters: made once, for a search asks for it of every mother. */
+    String saidOf(MotherView mother) {
+        return saying.computeIfAbsent(key(mother.id()), id -> {
+            SpeciesProfile species = species(mother.speciesCode()).profile();
+            return String.join(
+                            " ",
+                            mother.code(),
+                            mother.variety(),
+                            place(mother.placeId()).name(),
+                            species.common(),
+                            species.botanical())
+                    .toLowerCase(Locale.ROOT);
+        });
     }
 
     private static <K, V> Map<K, V> byKey(List<V> all, Function<V, K> key) {

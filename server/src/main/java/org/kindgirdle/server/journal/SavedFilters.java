@@ -23,7 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1/me/layer-filters")
 class SavedFilters {
 
-    private static final int MOST = 40;
+    private static final int MAX = 40;
 
     private final SavedFilterRepository filters;
     private final CurrentPerson person;
@@ -52,9 +52,9 @@ class SavedFilters {
     @Transactional
     public List<SavedFilter> save(@Valid @RequestBody FilterRequest filter) {
         String name = filter.name().strip();
-        if (!filters.existsByPersonIdAndName(person.id(), name) && filters.countByPersonId(person.id()) >= MOST) {
+        if (!filters.existsByPersonIdAndName(person.id(), name) && filters.countByPersonId(person.id()) >= MAX) {
             throw ProblemException.invalid(
-                    "name", filter.name(), "at most " + MOST + " filters", "Throw one away before you save another.");
+                    "name", filter.name(), "at most " + MAX + " filters", "Throw one away before you save another.");
         }
         filters.put(person.id(), name, filter.query());
         return all();

@@ -1,7 +1,6 @@
 package org.kindgirdle.server.persistence;
 
 import jakarta.persistence.AttributeConverter;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;
@@ -31,11 +30,12 @@ public abstract class NamesInOrder<E extends Enum<E>> implements AttributeConver
 
     @Override
     public Set<E> convertToEntityAttribute(@Nullable String names) {
+        if (names == null || names.isEmpty()) {
+            return Set.of();
+        }
         Set<E> some = EnumSet.noneOf(type);
-        if (names != null && !names.isEmpty()) {
-            Arrays.stream(names.split(BETWEEN))
-                    .map(name -> Enum.valueOf(type, name))
-                    .forEach(some::add);
+        for (String name : names.split(BETWEEN)) {
+            some.add(Enum.valueOf(type, name));
         }
         return Collections.unmodifiableSet(some);
     }
