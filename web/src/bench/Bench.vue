@@ -78,7 +78,7 @@ const mother = computed(() => mothers.value?.find((one) => String(one.id) === he
 const inHand = computed(() => Math.min(at.value, rows.value.length - 1))
 const isRing = computed(() => recipe.value?.recipe.wound.startsWith('RING') ?? true)
 /** Of one batch, as the server takes them. */
-const MOST = 500
+const MAX = 500
 const blocked = computed(() => preview.value?.remarks.some((one) => one.level === 'BLOCK') ?? false)
 /** Whether balls bend a limb too far, or would if nothing held it up. */
 const isLoaded = computed(
@@ -141,7 +141,7 @@ watch(
 
 /** As many more branches like the last one; on a limb each takes the next place. */
 async function same(more: number): Promise<void> {
-  if (!Number.isInteger(more) || more < 1 || rows.value.length + more > MOST) return
+  if (!Number.isInteger(more) || more < 1 || rows.value.length + more > MAX) return
   const limb = rows.value.at(-1)?.limb
   add(more)
   if (limb) rows.value.slice(-more).forEach((row) => onLimb(row, limb))

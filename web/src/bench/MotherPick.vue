@@ -16,7 +16,7 @@ const typed = ref('')
 const scanning = ref(false)
 const trouble = ref('')
 /** Of a long list as many as one reads. */
-const MOST = 50
+const MAX = 50
 /** What stands in the list when it is a layer's code that was typed. */
 const LOOK_UP = 'look-up'
 
@@ -95,7 +95,7 @@ async function lookUp(text: string): Promise<void> {
           class="absolute z-20 mt-1 max-h-80 w-full overflow-auto border-2 border-ink bg-card py-1"
         >
           <ComboboxOption
-            v-for="one in found.slice(0, MOST)"
+            v-for="one in found.slice(0, MAX)"
             :key="one.id"
             v-slot="{ active }"
             :value="one.id"
@@ -113,8 +113,8 @@ async function lookUp(text: string): Promise<void> {
           <li v-if="!found.length && !isCode" class="px-3 py-2 text-muted">
             No mother in use has all these words.
           </li>
-          <li v-else-if="found.length > MOST" class="px-3 py-2 text-muted">
-            {{ found.length - MOST }} more: type another word.
+          <li v-else-if="found.length > MAX" class="px-3 py-2 text-muted">
+            {{ found.length - MAX }} more: type another word.
           </li>
         </ComboboxOptions>
       </div>

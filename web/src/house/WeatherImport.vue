@@ -12,7 +12,7 @@ import { useCommand } from '@/shared/useCommand'
 defineProps<{ today: string }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
-const MOST_BYTES = 900_000
+const MAX_BYTES = 900_000
 const name = ref('')
 const csv = ref('')
 const unreadable = ref('')
@@ -27,8 +27,8 @@ async function choose(event: Event): Promise<void> {
   unreadable.value = ''
   if (!file) return
   name.value = file.name
-  if (file.size > MOST_BYTES) {
-    unreadable.value = `${file.name} has ${Math.ceil(file.size / 1000)} kB; up to ${MOST_BYTES / 1000} kB can be taken at once, about 80 years of days. Split it.`
+  if (file.size > MAX_BYTES) {
+    unreadable.value = `${file.name} has ${Math.ceil(file.size / 1000)} kB; up to ${MAX_BYTES / 1000} kB can be taken at once, about 80 years of days. Split it.`
     return
   }
   try {

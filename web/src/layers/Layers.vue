@@ -17,7 +17,7 @@ import { useFilters } from './useFilters'
 const router = useRouter()
 const session = useSession()
 const { sort, chosen, address } = useFilters()
-const MOST_AT_ONCE = 500
+const MAX_AT_ONCE = 500
 const COUNTED_UP_TO = 5000
 
 const { data, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage, isPending } = useInfiniteQuery({
@@ -45,7 +45,7 @@ function tick(code: string, on: boolean): void {
 }
 
 function tickAll(): void {
-  ticked.value = new Set(lines.value.slice(0, MOST_AT_ONCE).map((line) => line.code))
+  ticked.value = new Set(lines.value.slice(0, MAX_AT_ONCE).map((line) => line.code))
 }
 
 // the next page is fetched before the end of this one is reached
@@ -83,7 +83,7 @@ onUnmounted(() => watcher.disconnect())
         data-testid="tick-all"
         @click="tickAll"
       >
-        Tick the {{ Math.min(lines.length, MOST_AT_ONCE) }} shown
+        Tick the {{ Math.min(lines.length, MAX_AT_ONCE) }} shown
       </button>
     </div>
     <ul>

@@ -9,7 +9,7 @@ const props = defineProps<{ layer: Card; nextRoundOn: string; saving: boolean }>
 const emit = defineEmits<{ keep: [what: NewRecord]; close: [] }>()
 
 /** The server lets nothing be put off for longer. */
-const MOST_DAYS = 28
+const MAX_DAYS = 28
 const job = computed(() => props.layer.jobs[0])
 const last = computed(() => (job.value && job.value.by > props.layer.asOf ? job.value.by : ''))
 const other = ref('')
@@ -60,7 +60,7 @@ function until(day: string): void {
           class="input"
           required
           :min="addDays(layer.asOf, 1)"
-          :max="addDays(layer.asOf, MOST_DAYS)"
+          :max="addDays(layer.asOf, MAX_DAYS)"
         />
       </label>
       <button class="btn" :disabled="saving || !other">Put it off</button>

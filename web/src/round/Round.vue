@@ -22,7 +22,7 @@ const router = useRouter()
 const wide = useMediaQuery('(min-width: 1024px)')
 const on = computed(() => String(route.query.on ?? ''))
 const { round, error, refetch, isPending, cards, fetchAll, places, jobs, done, news } = useWalk(on)
-const MOST_NEWS = 3
+const MAX_NEWS = 3
 const begun = ref<string[]>([])
 const skipped = ref(new Set<string>())
 const codes = computed(() => jobs.value.map((job) => job.code))
@@ -101,7 +101,7 @@ function openOther(): void {
   <ProblemNote v-if="!round" :problem="error" @retry="refetch()" />
   <p v-if="isPending && !error" role="status" class="text-muted">Looking what is due…</p>
   <p
-    v-for="one in news.slice(-MOST_NEWS)"
+    v-for="one in news.slice(-MAX_NEWS)"
     :key="one.id"
     class="mb-2 border-l-8 border-water bg-water-pale px-4 py-2"
     role="status"
@@ -109,8 +109,8 @@ function openOther(): void {
   >
     {{ one.by }} {{ DEEDS[one.kind] }} <b>{{ one.code }}</b> just now.
   </p>
-  <p v-if="news.length > MOST_NEWS" class="mb-2 text-muted">
-    And {{ news.length - MOST_NEWS }} more by others.
+  <p v-if="news.length > MAX_NEWS" class="mb-2 text-muted">
+    And {{ news.length - MAX_NEWS }} more by others.
   </p>
   <div v-if="round" class="lg:grid lg:grid-cols-[20rem_minmax(0,1fr)] lg:gap-6">
     <section v-if="wide || !asked" aria-labelledby="round-title">

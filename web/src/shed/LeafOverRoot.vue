@@ -11,7 +11,7 @@ const BALL_Y = 356
 const LOWEST_Y = 286
 const MIDDLE = 120
 const LEAVES_HEIGHT = 272
-const MOST_GAP = 46
+const MAX_GAP = 46
 const WORDS: Record<LeafState, string> = { on: 'left on', half: 'halved', off: 'taken off' }
 
 const each = computed(() => leavesEach(states.value.length))
@@ -19,7 +19,7 @@ const leaves = computed(() => {
   const count = Math.ceil(states.value.length / each.value)
   const pairs = Math.max(1, Math.ceil(count / 2))
   // as far apart as there is room for: each is touched with a glove on
-  const gap = Math.min(MOST_GAP, LEAVES_HEIGHT / pairs)
+  const gap = Math.min(MAX_GAP, LEAVES_HEIGHT / pairs)
   return Array.from({ length: count }, (_, i) => {
     const pair = Math.floor(i / 2)
     const left = i % 2 === 0

@@ -2,11 +2,11 @@
 export type LeafState = 'on' | 'half' | 'off'
 
 /** More are drawn as one leaf for several. */
-const MOST_DRAWN = 16
+const MAX_DRAWN = 16
 
 /** How many leaves one drawn leaf stands for. */
 export function leavesEach(leaves: number): number {
-  return Math.max(1, Math.ceil(leaves / MOST_DRAWN))
+  return Math.max(1, Math.ceil(leaves / MAX_DRAWN))
 }
 
 /** All of them whole. */

@@ -1,6 +1,6 @@
 import { api, newCommandId, Problem, type Schemas } from '@/shared/api/client'
 
-const MOST_BYTES_OF_A_TABLE = 100_000_000
+const MAX_BYTES_OF_A_TABLE = 100_000_000
 
 /** Sends a file of records; a workbook and what is too large are told before. */
 export async function sendFile(file: File): Promise<string> {
@@ -10,9 +10,9 @@ export async function sendFile(file: File): Promise<string> {
       `${file.name} is a workbook. Open it in your spreadsheet, save the sheet as CSV (“CSV UTF-8” if it offers that) and choose that file.`,
     )
   const isNursery = file.name.toLowerCase().endsWith('.json') || head[0] === 0x7b
-  if (!isNursery && file.size > MOST_BYTES_OF_A_TABLE)
+  if (!isNursery && file.size > MAX_BYTES_OF_A_TABLE)
     throw refusal(
-      `${file.name} has ${Math.ceil(file.size / 1e6)} MB; a table may have up to ${MOST_BYTES_OF_A_TABLE / 1e6} MB, some 700 000 rows. Split it into several, each with the header.`,
+      `${file.name} has ${Math.ceil(file.size / 1e6)} MB; a table may have up to ${MAX_BYTES_OF_A_TABLE / 1e6} MB, some 700 000 rows. Split it into several, each with the header.`,
     )
   const id = newCommandId()
   const type = isNursery ? 'application/json' : 'text/csv'

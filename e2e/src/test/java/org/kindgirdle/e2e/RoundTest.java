@@ -25,7 +25,7 @@ import tools.jackson.databind.JsonNode;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class RoundTest {
 
-    private static final int MOST_TAPS = 4;
+    private static final int MAX_TAPS = 4;
 
     private RunningApplication application;
 
@@ -50,7 +50,7 @@ class RoundTest {
                 walker.look();
                 // the next step and its date stand there at once
                 assertThat(phone.see("advice")).containsText("Look again");
-                assertThat(walker.next()).isLessThanOrEqualTo(MOST_TAPS);
+                assertThat(walker.next()).isLessThanOrEqualTo(MAX_TAPS);
             }
             assertThat(phone.complaints()).isEmpty();
         }

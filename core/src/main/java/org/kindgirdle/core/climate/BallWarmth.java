@@ -18,10 +18,10 @@ public record BallWarmth(DayTemperatures air, Sun sun, double peakC) {
     /** The middle of the sun's warming: the ball lags behind the sun. Part of the model's shape, not a house figure. */
     private static final double MIDDLE_HOUR = 13;
 
-    private static final double MOST_PEAK_C = 30;
+    private static final double MAX_PEAK_C = 30;
 
     public BallWarmth {
-        Require.within("peakC", peakC, 0, MOST_PEAK_C);
+        Require.within("peakC", peakC, 0, MAX_PEAK_C);
     }
 
     /**

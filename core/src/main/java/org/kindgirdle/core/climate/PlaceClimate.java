@@ -18,7 +18,7 @@ public final class PlaceClimate {
 
     private static final int DAYS_OF_YEAR = 366;
     private static final int COMMON_YEAR = 365;
-    private static final double MOST_WIND_MS = 80;
+    private static final double MAX_WIND_MS = 80;
     private static final double FREEZING_C = 0;
 
     private static final Rule GROUND_SWING = Rule.of("ground.swing");
@@ -78,7 +78,7 @@ public final class PlaceClimate {
         // looked up for every day of every sum: in an immutable map the keys of neighbouring days collide
         this.known = new HashMap<>(known);
         this.windMs = Map.copyOf(windMs);
-        this.windMs.forEach((day, wind) -> Require.within("wind of " + day, wind, 0, MOST_WIND_MS));
+        this.windMs.forEach((day, wind) -> Require.within("wind of " + day, wind, 0, MAX_WIND_MS));
     }
 
     /** A place with dew, of whose wind nothing is known. */

@@ -14,7 +14,7 @@ public final class KeptTime {
 
     private static final byte FORM = 2;
 
-    private static final int MOST_LOOKS = 250;
+    private static final int MAX_LOOKS = 250;
 
     private KeptTime() {}
 
@@ -22,7 +22,7 @@ public final class KeptTime {
     public static byte @Nullable [] bytes(TimeToReady time) {
         double[] cdf = time.cdf();
         List<StageSeen> looks = time.looks();
-        if (cdf == null || looks.size() > MOST_LOOKS) {
+        if (cdf == null || looks.size() > MAX_LOOKS) {
             return null;
         }
         int doubles = 4 + time.figures().size() + cdf.length + looks.size();

@@ -15,7 +15,7 @@ public enum RootStage {
     FILLED(rules -> 1),
     MATURE;
 
-    private static final double MOST_SHARE = 1e6;
+    private static final double MAX_SHARE = 1e6;
 
     private final ToDoubleFunction<HouseRules> begins;
     private final Rule drinks;
@@ -65,7 +65,7 @@ public enum RootStage {
      * @param share 0 to 1e6
      */
     public static RootStage at(HouseRules rules, double share) {
-        Require.within("share", share, 0, MOST_SHARE);
+        Require.within("share", share, 0, MAX_SHARE);
         RootStage reached = NONE;
         for (RootStage stage : values()) {
             if (share >= stage.beginsAt(rules)) {

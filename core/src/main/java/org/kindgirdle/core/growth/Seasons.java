@@ -24,7 +24,7 @@ public final class Seasons {
     private static final int HALF_A_YEAR = 183;
 
     /** So many days may growth stop or begin before or after the day that the normals have. */
-    private static final int MOST_EARLY_DAYS = 30;
+    private static final int MAX_EARLY_DAYS = 30;
 
     /** What is first seen full so many days after the last frost was full before it, or nearly. */
     private static final int AFTER_LAST_FROST_DAYS = 40;
@@ -95,7 +95,7 @@ public final class Seasons {
     private boolean growsBySeason(LocalDate day) {
         int winter = DaysOfYear.from(growthStops, growthBegins);
         int summer = DaysOfYear.from(growthBegins, growthStops);
-        int early = Math.min(MOST_EARLY_DAYS, Math.min(winter, summer) / 2);
+        int early = Math.min(MAX_EARLY_DAYS, Math.min(winter, summer) / 2);
         LocalDate autumn = DaysOfYear.onOrBefore(DaysOfYear.later(growthStops, -early), day);
         LocalDate spring = DaysOfYear.onOrBefore(DaysOfYear.later(growthBegins, -early), day);
         boolean isAutumn = autumn.isAfter(spring);

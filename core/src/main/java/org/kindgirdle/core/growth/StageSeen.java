@@ -10,10 +10,10 @@ import org.kindgirdle.core.units.Require;
  */
 public record StageSeen(RootStage stage, double thermalDays) {
 
-    private static final double MOST_THERMAL_DAYS = 1e6;
+    private static final double MAX_THERMAL_DAYS = 1e6;
 
     public StageSeen {
         Require.present("stage", stage);
-        Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
+        Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);
     }
 }

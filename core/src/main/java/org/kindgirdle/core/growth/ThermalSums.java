@@ -25,7 +25,7 @@ public final class ThermalSums {
     private static final Rule LEAFLESS_SHARE = Rule.of("phenology.leafless-share");
 
     private static final int DAYS_OF_YEAR = 366;
-    private static final double MOST_THERMAL_DAYS = 1e9;
+    private static final double MAX_THERMAL_DAYS = 1e9;
 
     private final LocalDate origin;
     private final double[] days;
@@ -128,7 +128,7 @@ public final class ThermalSums {
      * @param thermalDays 0 to 1e9
      */
     public Optional<LocalDate> firstDayReaching(LocalDate from, double thermalDays) {
-        Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
+        Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);
         int start = index(from);
         double wanted = sums[start] + thermalDays;
         int low = start + 1;

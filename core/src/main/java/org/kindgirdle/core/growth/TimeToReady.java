@@ -28,7 +28,7 @@ public final class TimeToReady {
     private static final double ROUNDING = 1e-9;
 
     private static final double LEAST_EVIDENCE = 1e-250;
-    private static final double MOST_THERMAL_DAYS = 1e9;
+    private static final double MAX_THERMAL_DAYS = 1e9;
     private static final double SQRT2 = Math.sqrt(2);
 
     private final double d50;
@@ -254,7 +254,7 @@ public final class TimeToReady {
      * @param thermalDays 0 to 1e9
      */
     public double fullBy(double thermalDays) {
-        Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
+        Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);
         if (thermalDays == 0) {
             return 0;
         }
@@ -282,7 +282,7 @@ public final class TimeToReady {
      * @return the probability of each stage, all of them, adding up to 1
      */
     public Map<RootStage, Double> stages(HouseRules rules, double thermalDays) {
-        Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
+        Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);
         StageChances chances = new StageChances(rules, LookNoise.of(rules));
         double lnG = Math.log(Math.max(Double.MIN_NORMAL, thermalDays));
         double[] found = new double[RootStage.values().length];

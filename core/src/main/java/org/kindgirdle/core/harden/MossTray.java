@@ -15,7 +15,7 @@ import org.kindgirdle.core.house.Rule;
 public record MossTray(LocalDate since, LocalDate until, double waterLowMm, double waterHighMm) {
 
     private static final Rule LEAST_DAYS = Rule.of("tray.least");
-    private static final Rule MOST_DAYS = Rule.of("tray.most");
+    private static final Rule MAX_DAYS = Rule.of("tray.most");
     private static final Rule WATER_LEAST_MM = Rule.of("tray.water-least");
     private static final Rule WATER_MOST_MM = Rule.of("tray.water-most");
 
@@ -28,7 +28,7 @@ public record MossTray(LocalDate since, LocalDate until, double waterLowMm, doub
         boolean full = plant.everShowed(PlantSign.ROOTS_AT_EDGE);
         return new MossTray(
                 since,
-                since.plusDays(rules.count(full ? LEAST_DAYS : MOST_DAYS)),
+                since.plusDays(rules.count(full ? LEAST_DAYS : MAX_DAYS)),
                 rules.of(WATER_LEAST_MM),
                 rules.of(WATER_MOST_MM));
     }

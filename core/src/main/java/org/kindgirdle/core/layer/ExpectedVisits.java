@@ -28,7 +28,7 @@ public record ExpectedVisits(List<LocalDate> looks, List<LocalDate> topUps, Loca
     private static final double MEDIAN = .5;
 
     /** More looks than these no layer asks for in four years. */
-    private static final int MOST_LOOKS = 250;
+    private static final int MAX_LOOKS = 250;
 
     public ExpectedVisits {
         looks = List.copyOf(looks);
@@ -60,7 +60,7 @@ public record ExpectedVisits(List<LocalDate> looks, List<LocalDate> topUps, Loca
         RecipeFactors factors = context.factors(wood);
         RootStage stage = RootStage.NONE;
         LocalDate last = setOn;
-        while (!stage.isAtLeast(RootStage.FILLED) && looks.size() < MOST_LOOKS) {
+        while (!stage.isAtLeast(RootStage.FILLED) && looks.size() < MAX_LOOKS) {
             boolean growing = context.seasons().isGrowing(last);
             LocalDate day = NextLook.after(
                             context.rules(),

@@ -41,7 +41,7 @@ public record LayerProjection(
         List<Job> jobs) {
 
     /** A job may be put off by at most so many days from the day on which that is said. */
-    public static final int MOST_DEFERRED_DAYS = 28;
+    public static final int MAX_DEFERRED_DAYS = 28;
 
     public LayerProjection {
         alsoDo = Set.copyOf(alsoDo);

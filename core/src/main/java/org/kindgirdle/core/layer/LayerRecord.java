@@ -312,13 +312,13 @@ public sealed interface LayerRecord {
      * put off.
      *
      * @param jobs codes of the jobs, 1 to 20
-     * @param until the day on which they are due again, within {@link LayerProjection#MOST_DEFERRED_DAYS} days of the
+     * @param until the day on which they are due again, within {@link LayerProjection#MAX_DEFERRED_DAYS} days of the
      *     record
      */
     record Deferred(java.util.Set<String> jobs, LocalDate until) implements LayerRecord {
         public Deferred {
             jobs = java.util.Set.copyOf(Require.present("jobs", jobs));
-            Require.within("jobs", jobs.size(), 1, MOST_JOBS);
+            Require.within("jobs", jobs.size(), 1, MAX_JOBS);
             for (String job : jobs) {
                 if (job.isBlank() || job.length() > MAX_JOB_CODE) {
                     throw new IllegalArgumentException(
@@ -330,7 +330,7 @@ public sealed interface LayerRecord {
     }
 
     /** More than a layer ever has to be done at once. */
-    int MOST_JOBS = 20;
+    int MAX_JOBS = 20;
 
     /** Letters of the longest code of a job. */
     int MAX_JOB_CODE = 40;

@@ -170,7 +170,7 @@ public final class Projector {
                 .map(job -> deferred == null || !deferred.what().jobs().contains(job.code())
                         ? job
                         : job.notBefore(earlier(
-                                deferred.what().until(), deferred.on().plusDays(LayerProjection.MOST_DEFERRED_DAYS))))
+                                deferred.what().until(), deferred.on().plusDays(LayerProjection.MAX_DEFERRED_DAYS))))
                 .sorted(Comparator.comparing(Job::by).thenComparing(Job::code))
                 .toList();
     }

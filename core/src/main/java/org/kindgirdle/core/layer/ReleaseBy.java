@@ -27,7 +27,7 @@ public record ReleaseBy(LocalDate lastRelease, LocalDate readyBy) {
 
     private static final Rule RELEASE_FROST_DAYS = Rule.of("harden.release-frost");
     /** Odds beyond this are certainty. */
-    private static final double MOST_LIKELIER = 1e12;
+    private static final double MAX_LIKELIER = 1e12;
 
     private static final double NOTHING = 1e-300;
 
@@ -84,7 +84,7 @@ public record ReleaseBy(LocalDate lastRelease, LocalDate readyBy) {
         double before = ready.rootsBefore();
         double after = ready.roots();
         double likelier = after * (1 - before) / Math.max(NOTHING, before * (1 - after));
-        return new LikelyNumber.UnderWay(rooted, inTime, Math.min(MOST_LIKELIER, likelier));
+        return new LikelyNumber.UnderWay(rooted, inTime, Math.min(MAX_LIKELIER, likelier));
     }
 
     /** Days on the rest of its ladder, with those that it has stood on its rung taken off. */

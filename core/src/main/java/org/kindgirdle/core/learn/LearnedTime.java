@@ -28,7 +28,7 @@ public record LearnedTime(double mu, double sigma, int records) {
     /** A step held back below this share of itself is at the top: what is left is rounding. */
     private static final double LEAST_SHARE = 1e-3;
 
-    private static final int MOST_STEPS = 200;
+    private static final int MAX_STEPS = 200;
 
     /** Mass of an interval is never taken to be less: far out, the logarithm would not be finite. */
     private static final double LEAST_MASS = 1e-300;
@@ -81,7 +81,7 @@ public record LearnedTime(double mu, double sigma, int records) {
             double mu = priorMu;
             double eta = priorEta;
             Slope here = new Slope(mu, eta);
-            for (int step = 0; step < MOST_STEPS; step++) {
+            for (int step = 0; step < MAX_STEPS; step++) {
                 double curveMu = Math.min(-1, here.curveMu);
                 double curveEta = Math.min(-1, here.curveEta);
                 double cross = here.cross;

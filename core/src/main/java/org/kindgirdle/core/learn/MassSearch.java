@@ -15,10 +15,10 @@ final class MassSearch {
      */
     private static final double CONVERGED = 1e-6;
 
-    private static final int MOST_ROUNDS = 2000;
+    private static final int MAX_ROUNDS = 2000;
 
     /** A step is halved no oftener than this. */
-    private static final int MOST_HALVINGS = 20;
+    private static final int MAX_HALVINGS = 20;
 
     private final int size;
     private final int[] first;
@@ -46,7 +46,7 @@ final class MassSearch {
         for (int j = 0; j <= size; j++) {
             cumulative[j] = (double) j / size;
         }
-        for (int round = 0; round < MOST_ROUNDS; round++) {
+        for (int round = 0; round < MAX_ROUNDS; round++) {
             double[] gain = gain(cumulative);
             if (Arrays.stream(gain).max().orElse(1) - 1 < CONVERGED) {
                 converged = true;
@@ -113,7 +113,7 @@ final class MassSearch {
         double[] rising = rising(wanted, curve);
         double here = likelihood(cumulative);
         double step = 1;
-        for (int halving = 0; halving < MOST_HALVINGS; halving++) {
+        for (int halving = 0; halving < MAX_HALVINGS; halving++) {
             double[] there = new double[size + 1];
             for (int k = 0; k <= size; k++) {
                 there[k] = cumulative[k] + step * (rising[k] - cumulative[k]);

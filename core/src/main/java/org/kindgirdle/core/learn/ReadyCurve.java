@@ -16,7 +16,7 @@ public record ReadyCurve(List<Step> steps, boolean converged) {
     /** Less mass than this is none. */
     private static final double NEGLIGIBLE = 1e-7;
 
-    private static final double MOST_THERMAL_DAYS = 1e9;
+    private static final double MAX_THERMAL_DAYS = 1e9;
 
     public ReadyCurve {
         steps = List.copyOf(steps);
@@ -63,7 +63,7 @@ public record ReadyCurve(List<Step> steps, boolean converged) {
      * @param thermalDays 0 to 1e9
      */
     public double readyBy(double thermalDays) {
-        Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
+        Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);
         double ready = 0;
         for (Step step : steps) {
             if (step.high() <= thermalDays) {

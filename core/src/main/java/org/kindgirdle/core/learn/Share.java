@@ -14,10 +14,10 @@ public record Share(int successes, int n) {
     /** The normal quantile of a two-sided interval of 95 %. */
     public static final double Z95 = 1.959963984540054;
 
-    private static final int MOST = 1_000_000_000;
+    private static final int MAX = 1_000_000_000;
 
     public Share {
-        Require.within("n", n, 0, MOST);
+        Require.within("n", n, 0, MAX);
         Require.within("successes", successes, 0, n);
     }
 

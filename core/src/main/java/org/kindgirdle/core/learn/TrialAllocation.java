@@ -19,7 +19,7 @@ import org.kindgirdle.core.units.Require;
  */
 public record TrialAllocation(long seed, List<Integer> arms) {
 
-    private static final int MOST_ARMS = 6;
+    private static final int MAX_ARMS = 6;
 
     public TrialAllocation {
         arms = List.copyOf(arms);
@@ -30,7 +30,7 @@ public record TrialAllocation(long seed, List<Integer> arms) {
      * @param arms 2 to 6
      */
     public static TrialAllocation of(List<Long> blocks, int arms, long seed) {
-        Require.within("arms", arms, 2, MOST_ARMS);
+        Require.within("arms", arms, 2, MAX_ARMS);
         Require.within("places", blocks.size(), arms, Integer.MAX_VALUE);
         // its sequence is part of the specification of the class, so that a deal can be made again in years
         Random random = new Random(mixed(seed));

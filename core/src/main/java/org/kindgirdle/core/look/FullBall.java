@@ -18,7 +18,7 @@ final class FullBall {
         boolean uneven = !in.reaches(NextStepFact.COVERAGE, Thresholds.EVEN_COVERAGE)
                 || in.reaches(NextStepFact.WIDEST_GAP, Thresholds.WIDEST_GAP);
         boolean time = in.isFrostAtLeast(in.establishDays() + in.rules().count(Thresholds.RESCORE_DAYS));
-        return uneven && time && !in.reaches(NextStepFact.RESCORES, Thresholds.MOST_RESCORES) ? NextStep.RESCORE : null;
+        return uneven && time && !in.reaches(NextStepFact.RESCORES, Thresholds.MAX_RESCORES) ? NextStep.RESCORE : null;
     }
 
     /** A ball that its school leaves on is mended, not cut for five minutes' work. */

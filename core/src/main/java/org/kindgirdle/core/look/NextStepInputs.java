@@ -154,7 +154,7 @@ public final class NextStepInputs {
     }
 
     boolean isRingedOut() {
-        return reaches(NextStepFact.ATTEMPTS, Thresholds.MOST_RERINGS);
+        return reaches(NextStepFact.ATTEMPTS, Thresholds.MAX_RERINGS);
     }
 
     @Override

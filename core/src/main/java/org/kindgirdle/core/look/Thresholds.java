@@ -16,8 +16,8 @@ final class Thresholds {
     static final Rule NEVER_READY_P = Rule.of("next.never-p");
     static final Rule UNLIKELY_P = Rule.of("next.unlikely");
     static final Rule LOOK_P = Rule.of("next.first-look");
-    static final Rule MOST_RERINGS = Rule.of("next.most-rerings");
-    static final Rule MOST_RESCORES = Rule.of("next.most-rescores");
+    static final Rule MAX_RERINGS = Rule.of("next.most-rerings");
+    static final Rule MAX_RESCORES = Rule.of("next.most-rescores");
     static final Rule STALLED_LOOKS = Rule.of("next.stalled");
     static final Rule EVEN_COVERAGE = Rule.of("next.even");
     static final Rule WIDEST_GAP = Rule.of("next.gap");

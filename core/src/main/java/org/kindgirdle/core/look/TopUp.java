@@ -23,13 +23,13 @@ public record TopUp(double waterG, double lossGDay, double rawDays, int interval
     private static final Rule USABLE = Rule.of("top-up.usable");
     private static final Rule LEAST_VPD_KPA = Rule.of("top-up.least-vpd");
     private static final Rule LEAST_DAYS = Rule.of("top-up.least-days");
-    private static final Rule MOST_DAYS = Rule.of("top-up.most-days");
+    private static final Rule MAX_DAYS = Rule.of("top-up.most-days");
     private static final Rule[] SUN = sun(".sun");
     private static final Rule[] SUN_REFLECTED = sun(".sun-reflected");
 
-    private static final double MOST_ML = 200_000;
-    private static final double MOST_MM = 2000;
-    private static final double MOST_VPD_KPA = 15;
+    private static final double MAX_ML = 200_000;
+    private static final double MAX_MM = 2000;
+    private static final double MAX_VPD_KPA = 15;
 
     /**
      * @param mediumMl in the ball, above 0 to 200 000 mL
@@ -48,17 +48,17 @@ public record TopUp(double waterG, double lossGDay, double rawDays, int interval
             boolean reflected,
             double vpdKpa,
             RootStage stage) {
-        upTo("mediumMl", mediumMl, MOST_ML);
-        upTo("lengthMm", lengthMm, MOST_MM);
-        upTo("diameterMm", diameterMm, MOST_MM);
-        Require.within("vpdKpa", vpdKpa, 0, MOST_VPD_KPA);
+        upTo("mediumMl", mediumMl, MAX_ML);
+        upTo("lengthMm", lengthMm, MAX_MM);
+        upTo("diameterMm", diameterMm, MAX_MM);
+        Require.within("vpdKpa", vpdKpa, 0, MAX_VPD_KPA);
         double water = mediumMl * medium.waterGMl(rules);
         double loss = evaporationGKpaDay(rules, lengthMm, diameterMm, wrap, exposure, reflected)
                         * Math.max(leastVpdKpa(rules), vpdKpa)
                 + stage.drinks(rules) * water;
         double raw = rules.of(USABLE) * water / loss;
         double shortest = rules.of(LEAST_DAYS);
-        int interval = (int) Math.max(shortest, Math.min(rules.of(MOST_DAYS), Math.floor(raw)));
+        int interval = (int) Math.max(shortest, Math.min(rules.of(MAX_DAYS), Math.floor(raw)));
         return new TopUp(water, loss, raw, interval, raw < shortest);
     }
 
@@ -82,12 +82,12 @@ public record TopUp(double waterG, double lossGDay, double rawDays, int interval
 
     /** However tight the wrap, somebody feels the ball after so many days. */
     public static int mostDays(HouseRules rules) {
-        return rules.count(MOST_DAYS);
+        return rules.count(MAX_DAYS);
     }
 
     /** Nothing that could dry: no water, and looked after at the longest interval. */
     public static TopUp none(HouseRules rules) {
-        return new TopUp(0, 0, rules.of(MOST_DAYS), rules.count(MOST_DAYS), false);
+        return new TopUp(0, 0, rules.of(MAX_DAYS), rules.count(MAX_DAYS), false);
     }
 
     /** Water to add after so many days, g: what was lost, never more than a fresh ball holds. */

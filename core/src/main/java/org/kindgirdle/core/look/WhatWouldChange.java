@@ -58,8 +58,8 @@ public final class WhatWouldChange {
                 yield Stream.of(limit - limit % sector - (limit % sector == 0 ? sector : 0), limit);
             }
             case STALLED_LOOKS -> Stream.of(0, rules.count(Thresholds.STALLED_LOOKS));
-            case ATTEMPTS -> Stream.of(0, rules.count(Thresholds.MOST_RERINGS));
-            case RESCORES -> Stream.of(0, rules.count(Thresholds.MOST_RESCORES));
+            case ATTEMPTS -> Stream.of(0, rules.count(Thresholds.MAX_RERINGS));
+            case RESCORES -> Stream.of(0, rules.count(Thresholds.MAX_RESCORES));
             case READY_P ->
                 nearest(
                         in.number(name),

@@ -10,13 +10,13 @@ import org.kindgirdle.core.units.Require;
  */
 public record Chances(double alpha, double beta) {
 
-    private static final double MOST = 1e7;
+    private static final double MAX = 1e7;
 
     public Chances {
         Require.positive("alpha", alpha);
-        Require.within("alpha", alpha, 0, MOST);
+        Require.within("alpha", alpha, 0, MAX);
         Require.positive("beta", beta);
-        Require.within("beta", beta, 0, MOST);
+        Require.within("beta", beta, 0, MAX);
     }
 
     /** The expected share, 0 to 1. */
@@ -26,8 +26,8 @@ public record Chances(double alpha, double beta) {
 
     /** These chances after more was seen. */
     public Chances plus(int successes, int failures) {
-        Require.within("successes", successes, 0, MOST);
-        Require.within("failures", failures, 0, MOST);
+        Require.within("successes", successes, 0, MAX);
+        Require.within("failures", failures, 0, MAX);
         return new Chances(alpha + successes, beta + failures);
     }
 

@@ -22,7 +22,7 @@ public record Cost(Map<String, Double> materials, double work, int layers, Set<S
 
     private static final double CM2_PER_M2 = 10_000;
     private static final double MINUTES_PER_HOUR = 60;
-    private static final double MOST_MINUTES = 1e8;
+    private static final double MAX_MINUTES = 1e8;
 
     public Cost {
         materials = Map.copyOf(materials);
@@ -35,7 +35,7 @@ public record Cost(Map<String, Double> materials, double work, int layers, Set<S
      * @param minutes of work, 0 to 1e8
      */
     public static Cost of(Prices prices, ShoppingList list, double minutes) {
-        Require.within("minutes", minutes, 0, MOST_MINUTES);
+        Require.within("minutes", minutes, 0, MAX_MINUTES);
         Map<String, Double> materials = new LinkedHashMap<>();
         Set<String> unpriced = new TreeSet<>();
         for (Use use : uses(prices, list)) {

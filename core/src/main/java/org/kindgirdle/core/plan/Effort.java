@@ -20,8 +20,8 @@ public record Effort(double set, double looks, double topUps, double sever) {
     private static final Rule TOP_UP = Rule.of("minutes.top-up");
     private static final Rule SEVER = Rule.of("minutes.sever");
 
-    private static final int MOST_LAYERS = 1_000_000;
-    private static final int MOST_VISITS = 1000;
+    private static final int MAX_LAYERS = 1_000_000;
+    private static final int MAX_VISITS = 1000;
 
     /**
      * @param layers to be set, 0 to 1 000 000
@@ -32,9 +32,9 @@ public record Effort(double set, double looks, double topUps, double sever) {
      */
     public static Effort of(
             HouseRules rules, int layers, boolean intoBags, double looksEach, double topUpsEach, double rooting) {
-        Require.within("layers", layers, 0, MOST_LAYERS);
-        Require.within("looksEach", looksEach, 0, MOST_VISITS);
-        Require.within("topUpsEach", topUpsEach, 0, MOST_VISITS);
+        Require.within("layers", layers, 0, MAX_LAYERS);
+        Require.within("looksEach", looksEach, 0, MAX_VISITS);
+        Require.within("topUpsEach", topUpsEach, 0, MAX_VISITS);
         Require.within("rooting", rooting, 0, 1);
         return new Effort(
                 layers * minutesToSet(rules, intoBags),

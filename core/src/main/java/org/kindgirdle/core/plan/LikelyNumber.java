@@ -24,7 +24,7 @@ public record LikelyNumber(double expected, int low, int high, double reachedP) 
     private static final int EACH = 250;
 
     private static final double TAIL = .1;
-    private static final int MOST = 100_000;
+    private static final int MAX = 100_000;
 
     /**
      * A layer on its way.
@@ -36,11 +36,11 @@ public record LikelyNumber(double expected, int low, int high, double reachedP) 
      */
     public record UnderWay(boolean rooted, double inTimeP, double looksSay) {
 
-        private static final double MOST_LIKELIER = 1e12;
+        private static final double MAX_LIKELIER = 1e12;
 
         public UnderWay {
             Require.within("inTimeP", inTimeP, 0, 1);
-            Require.within("looksSay", looksSay, 0, MOST_LIKELIER);
+            Require.within("looksSay", looksSay, 0, MAX_LIKELIER);
         }
 
         /** One at which nobody has looked, or that need not be looked at any more. */
@@ -63,9 +63,9 @@ public record LikelyNumber(double expected, int low, int high, double reachedP) 
      */
     public static LikelyNumber of(
             int there, List<UnderWay> underWay, Chances rooting, Chances establishing, int wanted) {
-        Require.within("there", there, 0, MOST);
-        Require.within("underWay", underWay.size(), 0, MOST);
-        Require.within("wanted", wanted, 0, MOST);
+        Require.within("there", there, 0, MAX);
+        Require.within("underWay", underWay.size(), 0, MAX);
+        Require.within("wanted", wanted, 0, MAX);
         int n = underWay.size();
         double[] mixed = new double[n + 1];
         double[] roots = quantiles(rooting);

@@ -15,13 +15,13 @@ import org.kindgirdle.core.units.Require;
  */
 public record MotherCapacity(int leafyShoots, int underRings, boolean toBeCutDown, HouseRules rules) {
 
-    private static final int MOST = 100_000;
+    private static final int MAX = 100_000;
     private static final Rule PARTS_GROWING = Rule.of("mother.parts-growing");
     private static final Rule PARTS_CUT_DOWN = Rule.of("mother.parts-cut-down");
 
     public MotherCapacity {
-        Require.within("leafyShoots", leafyShoots, 0, MOST);
-        Require.within("underRings", underRings, 0, MOST);
+        Require.within("leafyShoots", leafyShoots, 0, MAX);
+        Require.within("underRings", underRings, 0, MAX);
     }
 
     /** The most shoots that may stand under rings at once. */

@@ -7,9 +7,9 @@ import org.kindgirdle.core.units.Require;
 public final class NumbersWanted {
 
     /** More layers than this are no plan for a nursery; the search ends there. */
-    public static final int MOST_LAYERS = 1_000_000;
+    public static final int MAX_LAYERS = 1_000_000;
 
-    private static final int MOST_WANTED = 100_000;
+    private static final int MAX_WANTED = 100_000;
 
     private NumbersWanted() {}
 
@@ -18,20 +18,20 @@ public final class NumbersWanted {
      *
      * @param wanted 1 to 100 000
      * @param confidence above 0, below 1
-     * @throws IllegalArgumentException if not even {@link #MOST_LAYERS} would do
+     * @throws IllegalArgumentException if not even {@link #MAX_LAYERS} would do
      */
     public static int layers(Chances chances, int wanted, double confidence) {
-        Require.within("wanted", wanted, 1, MOST_WANTED);
+        Require.within("wanted", wanted, 1, MAX_WANTED);
         if (!(confidence > 0 && confidence < 1)) {
             throw new IllegalArgumentException("confidence is " + confidence + "; it must lie between 0 and 1");
         }
         int enough = wanted;
         while (atLeast(chances, enough, wanted) < confidence) {
-            if (enough == MOST_LAYERS) {
-                throw new IllegalArgumentException("not even " + MOST_LAYERS + " layers give " + wanted
+            if (enough == MAX_LAYERS) {
+                throw new IllegalArgumentException("not even " + MAX_LAYERS + " layers give " + wanted
                         + " plants with confidence " + confidence + ": ask for fewer, or for less certainty");
             }
-            enough = (int) Math.min(MOST_LAYERS, 2L * enough);
+            enough = (int) Math.min(MAX_LAYERS, 2L * enough);
         }
         int tooFew = enough == wanted ? wanted - 1 : enough / 2;
         while (enough - tooFew > 1) {
@@ -52,7 +52,7 @@ public final class NumbersWanted {
      * @param plants any number; 1 if it is 0 or less, 0 if it is above n
      */
     public static double atLeast(Chances chances, int layers, int plants) {
-        Require.within("layers", layers, 0, MOST_LAYERS);
+        Require.within("layers", layers, 0, MAX_LAYERS);
         if (plants <= 0) {
             return 1;
         }

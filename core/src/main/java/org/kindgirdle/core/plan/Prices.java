@@ -23,17 +23,17 @@ public record Prices(
         double label,
         double hormoneAMl) {
 
-    private static final double MOST = 1e6;
+    private static final double MAX = 1e6;
 
     public Prices {
         ingredientsALitre = Map.copyOf(ingredientsALitre);
-        ingredientsALitre.forEach((name, price) -> Require.within("price of " + name, price, 0, MOST));
-        Require.within("workAnHour", workAnHour, 0, MOST);
-        Require.within("filmAM2", filmAM2, 0, MOST);
-        Require.within("foilAM2", foilAM2, 0, MOST);
-        Require.within("tie", tie, 0, MOST);
-        Require.within("container", container, 0, MOST);
-        Require.within("label", label, 0, MOST);
-        Require.within("hormoneAMl", hormoneAMl, 0, MOST);
+        ingredientsALitre.forEach((name, price) -> Require.within("price of " + name, price, 0, MAX));
+        Require.within("workAnHour", workAnHour, 0, MAX);
+        Require.within("filmAM2", filmAM2, 0, MAX);
+        Require.within("foilAM2", foilAM2, 0, MAX);
+        Require.within("tie", tie, 0, MAX);
+        Require.within("container", container, 0, MAX);
+        Require.within("label", label, 0, MAX);
+        Require.within("hormoneAMl", hormoneAMl, 0, MAX);
     }
 }

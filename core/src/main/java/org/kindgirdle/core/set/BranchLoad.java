@@ -22,8 +22,8 @@ public record BranchLoad(double massG, double stressMpa, double utilisation, dou
     private static final Rule PROP_FROM = Rule.of("load.prop-from");
     private static final Rule TOO_MUCH_FROM = Rule.of("load.too-much-from");
 
-    private static final double MOST_ML = 200_000;
-    private static final double MOST_CONTAINER_G = 50_000;
+    private static final double MAX_ML = 200_000;
+    private static final double MAX_CONTAINER_G = 50_000;
 
     /** What to do about a load. */
     public enum Verdict {
@@ -48,8 +48,8 @@ public record BranchLoad(double massG, double stressMpa, double utilisation, dou
             double fromUnionMm,
             double leanDeg,
             Wood wood) {
-        Require.within("mediumMl", mediumMl, 0, MOST_ML);
-        Require.within("containerG", containerG, 0, MOST_CONTAINER_G);
+        Require.within("mediumMl", mediumMl, 0, MAX_ML);
+        Require.within("containerG", containerG, 0, MAX_CONTAINER_G);
         Require.positive("branch diameter, mm,", branchMm);
         Require.within("distance from the union, mm,", fromUnionMm, 0, 20_000);
         Require.within("lean, degrees,", leanDeg, 0, 180);

@@ -13,7 +13,7 @@ public enum BridgingRisk {
     private static final Rule SAFE_MM = Rule.of("bridging.safe");
     private static final Rule HIGH_BELOW = Rule.of("bridging.high");
     private static final Rule MODERATE_BELOW = Rule.of("bridging.moderate");
-    private static final double MOST_RING_MM = 300;
+    private static final double MAX_RING_MM = 300;
 
     /**
      * @param scraped to the wood
@@ -21,7 +21,7 @@ public enum BridgingRisk {
      * @param diameterMm of the branch, 1 to 200 mm
      */
     public static BridgingRisk of(HouseRules rules, boolean scraped, double ringMm, double diameterMm) {
-        Require.within("ringMm", ringMm, 0, MOST_RING_MM);
+        Require.within("ringMm", ringMm, 0, MAX_RING_MM);
         Require.within("diameterMm", diameterMm, RingAndBall.MIN_DIAMETER_MM, RingAndBall.MAX_DIAMETER_MM);
         if (!scraped) {
             return HIGH;

@@ -15,7 +15,7 @@ public enum ContainerFit {
     TOO_LARGE;
 
     private static final Rule LEAST = Rule.of("container.least");
-    private static final Rule MOST = Rule.of("container.most");
+    private static final Rule MAX = Rule.of("container.most");
 
     /**
      * @param containerMl above 0 to 100 000 mL
@@ -27,7 +27,7 @@ public enum ContainerFit {
         Require.positive("ballMl", ballMl);
         Require.within("ballMl", ballMl, 0, 100_000);
         double share = containerMl / ballMl;
-        return share < rules.of(LEAST) ? TOO_SMALL : share > rules.of(MOST) ? TOO_LARGE : FITS;
+        return share < rules.of(LEAST) ? TOO_SMALL : share > rules.of(MAX) ? TOO_LARGE : FITS;
     }
 
     /** How one of the house's containers does. */

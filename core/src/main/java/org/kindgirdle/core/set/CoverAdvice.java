@@ -46,10 +46,10 @@ public record CoverAdvice(Reason reason, Cover best, boolean worthChanging, List
      */
     public record Under(Cover cover, double thermalDays, double hottestC) {
 
-        private static final double MOST_THERMAL_DAYS = 1e4;
+        private static final double MAX_THERMAL_DAYS = 1e4;
 
         public Under {
-            Require.within("thermalDays", thermalDays, 0, MOST_THERMAL_DAYS);
+            Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);
             Require.within("hottestC", hottestC, -60, 90);
         }
     }

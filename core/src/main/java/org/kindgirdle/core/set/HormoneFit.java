@@ -12,7 +12,7 @@ public enum HormoneFit {
     BELOW,
     ABOVE;
 
-    private static final double MOST_PPM = 1_000_000;
+    private static final double MAX_PPM = 1_000_000;
 
     private static final Map<Difficulty, Map<Wood, Rule[]>> BANDS = bands();
 
@@ -40,7 +40,7 @@ public enum HormoneFit {
 
     /** @param ppm IBA, 0 for none, up to 1 000 000 */
     public static HormoneFit of(HouseRules rules, Difficulty difficulty, Wood wood, double ppm) {
-        Require.within("hormone ppm", ppm, 0, MOST_PPM);
+        Require.within("hormone ppm", ppm, 0, MAX_PPM);
         Band band = band(rules, difficulty, wood);
         return ppm < band.lowPpm() ? BELOW : ppm > band.highPpm() ? ABOVE : IN_BAND;
     }

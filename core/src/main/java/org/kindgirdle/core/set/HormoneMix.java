@@ -9,8 +9,8 @@ public final class HormoneMix {
     /** 1 percent is 10 000 ppm. */
     private static final double PPM_PER_PERCENT = 10_000;
 
-    private static final double MOST_PPM = 1_000_000;
-    private static final double MOST_ML = 1_000_000;
+    private static final double MAX_PPM = 1_000_000;
+    private static final double MAX_ML = 1_000_000;
     private static final double ML_PER_L = 1000;
 
     private HormoneMix() {}
@@ -22,7 +22,7 @@ public final class HormoneMix {
 
     /** @param ppm 0 to 1 000 000 */
     public static double percent(double ppm) {
-        return Require.within("ppm", ppm, 0, MOST_PPM) / PPM_PER_PERCENT;
+        return Require.within("ppm", ppm, 0, MAX_PPM) / PPM_PER_PERCENT;
     }
 
     /**
@@ -42,9 +42,9 @@ public final class HormoneMix {
      */
     public static Dilution dilute(double stockPpm, double targetPpm, double volumeMl) {
         Require.positive("stockPpm", stockPpm);
-        Require.within("stockPpm", stockPpm, 0, MOST_PPM);
+        Require.within("stockPpm", stockPpm, 0, MAX_PPM);
         Require.within("targetPpm", targetPpm, 0, stockPpm);
-        Require.within("volumeMl", volumeMl, 0, MOST_ML);
+        Require.within("volumeMl", volumeMl, 0, MAX_ML);
         double stockMl = targetPpm * volumeMl / stockPpm;
         return new Dilution(stockMl, volumeMl - stockMl);
     }
@@ -56,8 +56,8 @@ public final class HormoneMix {
      * @throws OutOfRangeException if an argument is out of its range or NaN
      */
     public static double solidMg(double targetPpm, double volumeMl, double purity) {
-        Require.within("targetPpm", targetPpm, 0, MOST_PPM);
-        Require.within("volumeMl", volumeMl, 0, MOST_ML);
+        Require.within("targetPpm", targetPpm, 0, MAX_PPM);
+        Require.within("volumeMl", volumeMl, 0, MAX_ML);
         Require.positive("purity", purity);
         Require.within("purity", purity, 0, 1);
         return targetPpm * volumeMl / ML_PER_L / purity;

@@ -13,7 +13,7 @@ import org.kindgirdle.core.units.Require;
  */
 public record MediumMix(List<Ingredient> ingredients, List<Additive> additives) {
 
-    private static final double MOST_LITRES = 100_000;
+    private static final double MAX_LITRES = 100_000;
 
     /**
      * @param parts of the mix, above 0 to 1000
@@ -74,7 +74,7 @@ public record MediumMix(List<Ingredient> ingredients, List<Additive> additives) 
      * @param litres of the mix, 0 to 100 000
      */
     public List<Amount> amounts(double litres) {
-        Require.within("litres", litres, 0, MOST_LITRES);
+        Require.within("litres", litres, 0, MAX_LITRES);
         double all = ingredients.stream().mapToDouble(Ingredient::parts).sum();
         return ingredients.stream()
                 .map(one -> {
@@ -90,7 +90,7 @@ public record MediumMix(List<Ingredient> ingredients, List<Additive> additives) 
      * @param litres of the mix, 0 to 100 000
      */
     public Map<String, Double> doses(double litres) {
-        Require.within("litres", litres, 0, MOST_LITRES);
+        Require.within("litres", litres, 0, MAX_LITRES);
         Map<String, Double> each = new LinkedHashMap<>();
         additives.forEach(one -> each.merge(one.name(), litres * one.perLitre(), Double::sum));
         return each;

@@ -24,7 +24,7 @@ public record Recipe(
         double containerG,
         double containerMl) {
 
-    private static final double MOST_CONTAINER_ML = 100_000;
+    private static final double MAX_CONTAINER_ML = 100_000;
 
     public Recipe(
             @Nullable Method method,
@@ -42,7 +42,7 @@ public record Recipe(
         this.cover = Require.present("cover", cover);
         this.hormonePpm = Require.within("hormonePpm", hormonePpm, 0, 100_000);
         this.containerG = Require.within("containerG", containerG, 0, 5000);
-        this.containerMl = Require.within("containerMl", containerMl, 0, MOST_CONTAINER_ML);
+        this.containerMl = Require.within("containerMl", containerMl, 0, MAX_CONTAINER_ML);
     }
 
     /** Whether the bark is cut and the wood scraped clean, so that a ring bridges less. */

@@ -19,7 +19,7 @@ public record RingAndBall(
 
     private static final Rule PER_DIAMETER = Rule.of("ring.per-diameter");
     private static final Rule LEAST_MM = Rule.of("ring.least");
-    private static final Rule MOST_MM = Rule.of("ring.most");
+    private static final Rule MAX_MM = Rule.of("ring.most");
     private static final Rule WIDER = Rule.of("ring.wider");
     private static final Rule WIDER_MOST_MM = Rule.of("ring.wider-most");
     private static final Rule ABOVE_MM = Rule.of("ball.above");
@@ -45,7 +45,7 @@ public record RingAndBall(
      */
     public static RingAndBall of(HouseRules rules, double diameterMm, boolean bridgesReadily, boolean bridgedBefore) {
         double d = Require.within("diameter, mm,", diameterMm, MIN_DIAMETER_MM, MAX_DIAMETER_MM);
-        double ring = clamp(rules.of(PER_DIAMETER) * d, rules.of(LEAST_MM), rules.of(MOST_MM));
+        double ring = clamp(rules.of(PER_DIAMETER) * d, rules.of(LEAST_MM), rules.of(MAX_MM));
         if (bridgesReadily || bridgedBefore) {
             ring = Math.min(rules.of(WIDER_MOST_MM), rules.of(WIDER) * ring);
         }

@@ -37,7 +37,7 @@ public record ShoppingList(
     private static final Rule HANDLING = Rule.of("shopping.handling");
     private static final Rule TIES_A_BALL = Rule.of("shopping.ties");
     private static final Rule HORMONE_ML = Rule.of("shopping.hormone");
-    private static final int MOST_LAYERS = 1_000_000;
+    private static final int MAX_LAYERS = 1_000_000;
 
     /**
      * Litres of an ingredient.
@@ -62,7 +62,7 @@ public record ShoppingList(
      */
     public record Batch(int layers, RingAndBall ball, Recipe recipe, MediumMix mix, double minutesEach) {
         public Batch {
-            Require.within("layers", layers, 1, MOST_LAYERS);
+            Require.within("layers", layers, 1, MAX_LAYERS);
             Require.positive("minutesEach", minutesEach);
             Require.within("minutesEach", minutesEach, 0, 480);
         }

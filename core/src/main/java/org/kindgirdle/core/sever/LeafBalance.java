@@ -21,8 +21,8 @@ public record LeafBalance(double supplyCm2, double ratio, int carries, int keep,
 
     private static final Rule SUPPLY_CM2_PER_ML = Rule.of("balance.supply");
     private static final Rule LEAST_VPD_KPA = Rule.of("balance.least-vpd");
-    private static final Rule MOST_VPD_KPA = Rule.of("balance.most-vpd");
-    private static final int MOST_LEAVES = 10_000;
+    private static final Rule MAX_VPD_KPA = Rule.of("balance.most-vpd");
+    private static final int MAX_LEAVES = 10_000;
 
     /**
      * Of a layer as it stands.
@@ -48,7 +48,7 @@ public record LeafBalance(double supplyCm2, double ratio, int carries, int keep,
         Require.within("supplyCm2PerMl", supplyCm2PerMl, 0, 100);
         Require.within("mediumMl", mediumMl, 0, 100_000);
         Require.within("fill", fill, 0, 1);
-        Require.within("leaves", leaves, 0, MOST_LEAVES);
+        Require.within("leaves", leaves, 0, MAX_LEAVES);
         Require.positive("leafCm2", leafCm2);
         Require.within("leafCm2", leafCm2, 0, 20_000);
         Require.within("vpdKpa", vpdKpa, 0, 10);
@@ -79,7 +79,7 @@ public record LeafBalance(double supplyCm2, double ratio, int carries, int keep,
 
     /** What one leaf draws, as cm2 of leaf at 1 kPa. */
     public static double drawCm2(HouseRules rules, double leafCm2, double vpdKpa, Shelter shelter) {
-        double dryness = Math.max(rules.of(LEAST_VPD_KPA), Math.min(rules.of(MOST_VPD_KPA), vpdKpa));
+        double dryness = Math.max(rules.of(LEAST_VPD_KPA), Math.min(rules.of(MAX_VPD_KPA), vpdKpa));
         return leafCm2 * dryness * shelter.draw(rules);
     }
 

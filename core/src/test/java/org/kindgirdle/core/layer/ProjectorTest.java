@@ -257,7 +257,7 @@ class ProjectorTest {
         Carrow dry = new Carrow().set().look(JULY, RootStage.CALLUS, 0, Condition.DRY);
         dry.on(JULY, new LayerRecord.Deferred(Set.of("REWET"), JULY.plusYears(1)));
         assertThat(Objects.requireNonNull(dry.asOf(JULY).nextJob()).by())
-                .isEqualTo(JULY.plusDays(LayerProjection.MOST_DEFERRED_DAYS));
+                .isEqualTo(JULY.plusDays(LayerProjection.MAX_DEFERRED_DAYS));
 
         Carrow bridged = new Carrow().set().look(JULY, RootStage.INITIALS, 1, Condition.BRIDGED);
         LocalDate last = Objects.requireNonNull(bridged.asOf(JULY).nextJob()).by();

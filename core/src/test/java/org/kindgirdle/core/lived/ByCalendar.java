@@ -14,7 +14,7 @@ final class ByCalendar extends OnRounds {
     private static final int CUT_AFTER_DAYS = 95;
     private static final int RUNG_DAYS = 10;
     private static final int RELEASE_AFTER_DAYS = 55;
-    private static final int MOST_DAYS = 800;
+    private static final int MAX_DAYS = 800;
 
     private LocalDate watered;
     private LocalDate cutOn = LocalDate.MAX;
@@ -37,7 +37,7 @@ final class ByCalendar extends OnRounds {
             watered = today;
         }
         long age = ChronoUnit.DAYS.between(plant.begun.on(), today);
-        if (age > MOST_DAYS) {
+        if (age > MAX_DAYS) {
             lose("nothing came of it");
         } else if (age >= CUT_AFTER_DAYS && !winter) {
             // half of the leaves off, as ever

@@ -16,7 +16,7 @@ import org.kindgirdle.core.layer.LayerProjection;
  */
 final class DateJumps {
 
-    private static final double MOST_DAYS_GROWTH = 3;
+    private static final double MAX_DAYS_GROWTH = 3;
     private static final int FORECAST_DAYS = 8;
     private static final int SEASON_DAYS = 10;
 
@@ -70,7 +70,7 @@ final class DateJumps {
         double best = Math.max(
                 best(sums, season.minusDays(SEASON_DAYS), season.plusDays(SEASON_DAYS)),
                 best(sums, from.minusDays(SEASON_DAYS), to.plusDays(SEASON_DAYS)));
-        if (moved > MOST_DAYS_GROWTH * best + news) {
+        if (moved > MAX_DAYS_GROWTH * best + news) {
             jumps.add(which + " " + was + " to " + is + ", " + Math.round(10 * moved / best) / 10.0 + " days' growth");
         }
     }

@@ -57,7 +57,7 @@ import org.kindgirdle.core.verdict.Level;
 /** Somebody who does on each round what the rules say, and writes down what was seen and done, with eyes that err. */
 final class Follower extends Grower {
 
-    private static final int MOST_DEEDS = 12;
+    private static final int MAX_DEEDS = 12;
     private static final int INDOORS_AHEAD_DAYS = 14;
     private static final double POT_ML = 3000;
     private static final double CURES = .7;
@@ -94,7 +94,7 @@ final class Follower extends Grower {
             return;
         }
         Set<String> done = new HashSet<>();
-        for (int deed = 0; deed < MOST_DEEDS && !isOver(); deed++) {
+        for (int deed = 0; deed < MAX_DEEDS && !isOver(); deed++) {
             if (now.state().phase() != LayerPhase.ON_MOTHER && seesItsEnd(today)) {
                 return;
             }

@@ -11,7 +11,7 @@ import org.kindgirdle.core.truth.Young;
 /** The perfect grower: sees through the wrap, knows the weather to come, and comes on the same rounds as the others. */
 final class Knowing extends OnRounds {
 
-    private static final int MOST_RINGS = 2;
+    private static final int MAX_RINGS = 2;
     /** So much of the usual way may one stage last: twice as long as the longest does with others. */
     private static final double STAGE_LASTS = .6;
 
@@ -57,7 +57,7 @@ final class Knowing extends OnRounds {
         boolean stalled = plant.ball.usualWay() - usualBefore > STAGE_LASTS;
         boolean hopeless = stalled || plant.ball.has(Trouble.ROTTEN);
         if (hopeless && warm && way < .8) {
-            if (rings >= MOST_RINGS) {
+            if (rings >= MAX_RINGS) {
                 lose("never rooted");
                 return;
             }

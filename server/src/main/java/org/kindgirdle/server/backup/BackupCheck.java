@@ -10,8 +10,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.DigestInputStream;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
@@ -22,6 +20,7 @@ import org.apache.commons.compress.archivers.tar.TarArchiveEntry;
 import org.apache.commons.compress.archivers.tar.TarArchiveInputStream;
 import org.apache.commons.compress.compressors.gzip.GzipCompressorInputStream;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.digest.Sha256;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -65,13 +64,13 @@ final class BackupCheck {
                     format[0] = new String(in.readAllBytes(), StandardCharsets.UTF_8);
                     return;
                 }
-                MessageDigest digest = sha256();
+                MessageDigest digest = Sha256.digest();
                 DigestInputStream hashing = new DigestInputStream(in, digest);
                 if (entry.equals(SQL)) {
                     DumpReader.read(new InputStreamReader(hashing, StandardCharsets.UTF_8), contents);
                 }
                 hashing.transferTo(OutputStream.nullOutputStream());
-                hashes.put(entry, HexFormat.of().formatHex(digest.digest()));
+                hashes.put(entry, Sha256.hex(digest));
             });
         } catch (IOException broken) {
             throw new BackupException(
@@ -166,14 +165,6 @@ final class BackupCheck {
                     taker.take(entry.getName().replaceFirst("^\\./", ""), tar);
                 }
             }
-        }
-    }
-
-    static MessageDigest sha256() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
         }
     }
 }

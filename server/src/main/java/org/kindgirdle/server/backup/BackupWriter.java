@@ -13,7 +13,6 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.time.Instant;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -22,6 +21,7 @@ import org.apache.commons.compress.archivers.tar.TarArchiveEntry;
 import org.apache.commons.compress.archivers.tar.TarArchiveOutputStream;
 import org.apache.commons.compress.compressors.gzip.GzipCompressorOutputStream;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.digest.Sha256;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -112,7 +112,7 @@ final class BackupWriter {
     }
 
     private static String add(TarArchiveOutputStream tar, String name, Path file) throws IOException {
-        MessageDigest digest = BackupCheck.sha256();
+        MessageDigest digest = Sha256.digest();
         TarArchiveEntry entry = new TarArchiveEntry(name);
         entry.setSize(Files.size(file));
         tar.putArchiveEntry(entry);
@@ -120,7 +120,7 @@ final class BackupWriter {
             in.transferTo(tar);
         }
         tar.closeArchiveEntry();
-        return HexFormat.of().formatHex(digest.digest());
+        return Sha256.hex(digest);
     }
 
     /** By the database's own tool: one consistent picture, while people go on recording. */

@@ -35,7 +35,7 @@ final class DumpReader {
             Pattern.DOTALL);
 
     /** Longest statement that is no insertion: the largest table's own. */
-    private static final int MOST_SIGNS = 100_000;
+    private static final int MAX_SIGNS = 100_000;
 
     private static final String COMPLETE = "Dump completed";
 
@@ -268,7 +268,7 @@ final class DumpReader {
                 return text.toString().strip().isEmpty() ? "" : text.toString();
             }
             text.append((char) one);
-            if (text.length() > MOST_SIGNS) {
+            if (text.length() > MAX_SIGNS) {
                 throw foreign(text.toString());
             }
         }

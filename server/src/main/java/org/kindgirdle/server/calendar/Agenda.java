@@ -37,7 +37,7 @@ import org.springframework.stereotype.Component;
 class Agenda {
 
     private static final int DAYS_AHEAD = 42;
-    private static final int MOST_LISTED = 40;
+    private static final int MAX_LISTED = 40;
 
     private final Snapshots snapshots;
     private final Walk walk;
@@ -91,9 +91,9 @@ class Agenda {
         }
         return lines.entrySet().stream()
                 .map(line -> places.get(line.getKey()) + ": "
-                        + line.getValue().stream().limit(MOST_LISTED).collect(Collectors.joining(", "))
-                        + (line.getValue().size() > MOST_LISTED
-                                ? " and " + (line.getValue().size() - MOST_LISTED) + " more"
+                        + line.getValue().stream().limit(MAX_LISTED).collect(Collectors.joining(", "))
+                        + (line.getValue().size() > MAX_LISTED
+                                ? " and " + (line.getValue().size() - MAX_LISTED) + " more"
                                 : ""))
                 .collect(Collectors.joining("\n"));
     }

@@ -1,13 +1,10 @@
 package org.kindgirdle.server.command;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.SQLException;
-import java.util.HexFormat;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.kindgirdle.server.digest.Sha256;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
@@ -25,7 +22,7 @@ public class CommandLedger {
     /** MariaDB's error for a transaction that was taken back for another. */
     private static final int DEADLOCK = 1213;
 
-    private static final int MOST_AGAIN = 3;
+    private static final int MAX_AGAIN = 3;
 
     private final CommandRepository commands;
     private final WriteTurns turns;
@@ -66,7 +63,7 @@ public class CommandLedger {
             try {
                 return write.get();
             } catch (RuntimeException failure) {
-                if (again == MOST_AGAIN || !isDeadlock(failure)) {
+                if (again == MAX_AGAIN || !isDeadlock(failure)) {
                     throw failure;
                 }
             }
@@ -104,11 +101,6 @@ public class CommandLedger {
     }
 
     private String hash(String kind, Object body) {
-        try {
-            byte[] bytes = (kind + "\n" + json.writeValueAsString(body)).getBytes(StandardCharsets.UTF_8);
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return Sha256.hex(kind + "\n" + json.writeValueAsString(body));
     }
 }

@@ -57,7 +57,7 @@ class DemoLives {
     private static final int FAILS_WITHIN_DAYS = 40;
 
     /** Deeds in one visit. */
-    private static final int MOST_DEEDS = 4;
+    private static final int MAX_DEEDS = 4;
 
     private final Snapshots snapshots;
     private final Loading loading;
@@ -239,7 +239,7 @@ class DemoLives {
 
     private static void visit(Life life, Season season, NurserySnapshot nursery, LocalDate day) {
         LayerContext onMother = nursery.context(life.motherId, life.recipeId, 1);
-        for (int deed = 0; deed < MOST_DEEDS && !life.over; deed++) {
+        for (int deed = 0; deed < MAX_DEEDS && !life.over; deed++) {
             LayerState state = Replay.of(life.events);
             if (meetsItsEnd(life, state, day)) {
                 return;

@@ -11,8 +11,8 @@ import org.kindgirdle.server.exchange.RowException.Wrong;
 /** Counts what becomes of the rows of a file. */
 final class Counting implements Tally {
 
-    private static final int MOST_BAD = 200;
-    private static final int MOST_SHOWN = 80;
+    private static final int MAX_BAD = 200;
+    private static final int MAX_SHOWN = 80;
 
     private final boolean look;
     private final Map<Table.Fate, Long> fates = new EnumMap<>(Table.Fate.class);
@@ -45,12 +45,12 @@ final class Counting implements Tally {
     public void wrong(long line, List<Wrong> wrong) {
         badLines.add(line);
         for (Wrong one : wrong) {
-            if (bad.size() < MOST_BAD) {
+            if (bad.size() < MAX_BAD) {
                 String value = one.value();
                 bad.add(new Outcome.BadCell(
                         line,
                         one.column(),
-                        value.length() > MOST_SHOWN ? value.substring(0, MOST_SHOWN) + "…" : value,
+                        value.length() > MAX_SHOWN ? value.substring(0, MAX_SHOWN) + "…" : value,
                         one.message()));
             }
         }
@@ -82,7 +82,7 @@ final class Counting implements Tally {
                 fates.getOrDefault(Table.Fate.NEW, 0L),
                 fates.getOrDefault(Table.Fate.CHANGED, 0L),
                 fates.getOrDefault(Table.Fate.SAME, 0L),
-                mothers.stream().limit(MOST_BAD).toList(),
+                mothers.stream().limit(MAX_BAD).toList(),
                 mothers.size(),
                 badLines.size(),
                 bad.stream().sorted((a, b) -> Long.compare(a.line(), b.line())).toList(),

@@ -35,7 +35,7 @@ final class CsvRows implements AutoCloseable {
     /** Nothing that anybody types is longer; an unclosed quotation mark is. */
     private static final int LONGEST_ROW = 1_000_000;
 
-    private static final int MOST_COLUMNS = 300;
+    private static final int MAX_COLUMNS = 300;
     private static final Charset WINDOWS = Charset.forName("windows-1252");
 
     private final CSVParser parser;
@@ -78,8 +78,8 @@ final class CsvRows implements AutoCloseable {
     }
 
     private void checkHeader() {
-        if (header.size() > MOST_COLUMNS) {
-            throw new UnreadableException("The first line has " + header.size() + " columns; up to " + MOST_COLUMNS
+        if (header.size() > MAX_COLUMNS) {
+            throw new UnreadableException("The first line has " + header.size() + " columns; up to " + MAX_COLUMNS
                     + " can be read. Is it a CSV file with a header?");
         }
         Set<String> seen = new HashSet<>();

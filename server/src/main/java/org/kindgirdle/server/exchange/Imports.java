@@ -3,11 +3,7 @@ package org.kindgirdle.server.exchange;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +11,7 @@ import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.digest.Sha256;
 import org.kindgirdle.server.exchange.ImportStore.Head;
 import org.kindgirdle.server.exchange.ImportStore.ImportFile;
 import org.kindgirdle.server.exchange.ImportStore.State;
@@ -31,7 +28,7 @@ class Imports implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(Imports.class);
     private static final int SAMPLE_ROWS = 5;
-    private static final int MOST_VALUES = 200;
+    private static final int MAX_VALUES = 200;
 
     /** Rows in which a column's words are looked for. */
     private static final int ROWS_FOR_VALUES = 200_000;
@@ -132,7 +129,7 @@ class Imports implements DisposableBean {
             CsvRows.Line line = rows.next();
             for (int i = 0; i < ROWS_FOR_VALUES && line != null; i++) {
                 String word = line.cells().get(index).strip();
-                if (!word.isEmpty() && (words.containsKey(word) || words.size() < MOST_VALUES)) {
+                if (!word.isEmpty() && (words.containsKey(word) || words.size() < MAX_VALUES)) {
                     words.merge(word, 1L, Long::sum);
                 }
                 line = rows.next();
@@ -234,13 +231,7 @@ class Imports implements DisposableBean {
     }
 
     private static String hash(List<String> header) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256")
-                            .digest(String.join("\n", header).getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return Sha256.hex(String.join("\n", header));
     }
 
     @Override

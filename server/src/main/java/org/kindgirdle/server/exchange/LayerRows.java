@@ -237,7 +237,7 @@ final class LayerRows {
     private void checkOrder(List<Deed> deeds, LocalDate setOn) {
         LocalDate before = setOn;
         String last = LayerTable.SET_ON;
-        LocalDate earliest = today.minusYears(Loading.MOST_YEARS_BACK);
+        LocalDate earliest = today.minusYears(Loading.MAX_YEARS_BACK);
         if (setOn.isBefore(earliest) || setOn.isAfter(today)) {
             throw new RowException(LayerTable.SET_ON, "It must be from " + earliest + " to today, " + today + ".");
         }

@@ -75,7 +75,7 @@ final class RecordIntake implements Table.Intake {
         this.personId = personId;
         this.latest = clock.now();
         this.earliest = clock.today()
-                .minusYears(Loading.MOST_YEARS_BACK)
+                .minusYears(Loading.MAX_YEARS_BACK)
                 .atStartOfDay(clock.zone())
                 .toInstant();
         this.now = clock.systemNow();

@@ -53,7 +53,7 @@ record LabelGrid(
         double[] mm = Arrays.stream(code.substring(4).split(","))
                 .mapToDouble(Double::parseDouble)
                 .toArray();
-        boolean sane = Arrays.stream(mm).allMatch(one -> one <= MOST_MM)
+        boolean sane = Arrays.stream(mm).allMatch(one -> one <= MAX_MM)
                 && mm[0] >= LEAST_MM
                 && mm[1] >= LEAST_MM
                 && mm[2] >= 1
@@ -89,7 +89,7 @@ record LabelGrid(
     }
 
     private static final double LEAST_MM = 15;
-    private static final double MOST_MM = 1000;
+    private static final double MAX_MM = 1000;
 
     /** What inches and rounding may add up to. */
     private static final double TOLERANCE_MM = .5;

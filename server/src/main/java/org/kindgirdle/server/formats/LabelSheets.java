@@ -11,10 +11,10 @@ import org.kindgirdle.server.problem.ProblemException;
 /** Lays labels out on sheets. Nothing is cut off: what is long is wrapped, and set smaller until it fits. */
 final class LabelSheets {
 
-    private static final double MOST_PADDING_MM = 1.5;
+    private static final double MAX_PADDING_MM = 1.5;
     private static final double QR_SHARE = .42;
-    private static final double MOST_CODE_PT = 22;
-    private static final double MOST_LINE_PT = 10;
+    private static final double MAX_CODE_PT = 22;
+    private static final double MAX_LINE_PT = 10;
     private static final double LEAST_LINE_PT = 3.5;
     private static final double STEP_PT = .25;
     private static final double LEADING = 1.18;
@@ -67,14 +67,14 @@ final class LabelSheets {
     }
 
     private void draw(Sheet sheet, Label label, double x, double y) {
-        double padding = Math.min(MOST_PADDING_MM, grid.labelHeightMm() * .06);
+        double padding = Math.min(MAX_PADDING_MM, grid.labelHeightMm() * .06);
         double qr = Math.min(grid.labelHeightMm() - 2 * padding, grid.labelWidthMm() * QR_SHARE);
         QrCode.draw(sheet, label.address(), x + padding, y + (grid.labelHeightMm() - qr) / 2, qr);
         double left = x + padding + qr + padding / 2;
         double widthPt = (x + grid.labelWidthMm() - padding - left) * Sheet.POINTS_A_MM;
         double heightPt = (grid.labelHeightMm() - 2 * padding) * Sheet.POINTS_A_MM;
         double codePt = codeSize(label.code(), widthPt, heightPt);
-        double linePt = MOST_LINE_PT;
+        double linePt = MAX_LINE_PT;
         List<String> lines = wrapped(label, widthPt, linePt);
         while (codePt + lines.size() * linePt * LEADING > heightPt) {
             linePt -= STEP_PT;
@@ -99,7 +99,7 @@ final class LabelSheets {
 
     private double codeSize(String code, double widthPt, double heightPt) {
         double perPoint = font.width(code, true, 1);
-        return Math.min(Math.min(MOST_CODE_PT, heightPt / 3), widthPt / perPoint);
+        return Math.min(Math.min(MAX_CODE_PT, heightPt / 3), widthPt / perPoint);
     }
 
     private List<String> wrapped(Label label, double widthPt, double size) {

@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 class Labels {
 
     /** Of one document. */
-    static final int MOST = 500;
+    static final int MAX = 500;
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -63,9 +63,9 @@ class Labels {
                                     mother.variety()),
                             nursery.place(mother.placeId()).name())));
         }
-        if (labels.isEmpty() || labels.size() > MOST) {
+        if (labels.isEmpty() || labels.size() > MAX) {
             throw ProblemException.invalid(
-                    "codes", labels.size(), "1 to " + MOST + " labels", "Print them in several parts.");
+                    "codes", labels.size(), "1 to " + MAX + " labels", "Print them in several parts.");
         }
         return LabelSheets.of(labels, grid, start);
     }

@@ -19,7 +19,7 @@ import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.nursery.MotherOrigins;
 import org.kindgirdle.server.security.CurrentPerson;
-import org.kindgirdle.server.security.Units;
+import org.kindgirdle.server.units.Units;
 import org.kindgirdle.server.words.Format;
 import org.kindgirdle.server.words.Phrases;
 import org.springframework.stereotype.Service;

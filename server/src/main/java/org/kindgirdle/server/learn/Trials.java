@@ -31,7 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Trials {
 
-    private static final int MOST_PLACES = 2000;
+    private static final int MAX_PLACES = 2000;
 
     private final TrialRepository trials;
     private final TrialSlots slots;
@@ -192,11 +192,11 @@ public class Trials {
             }
             all.addAll(Collections.nCopies(place.count(), place));
         }
-        if (all.size() < edit.recipeIds().size() || all.size() > MOST_PLACES) {
+        if (all.size() < edit.recipeIds().size() || all.size() > MAX_PLACES) {
             throw ProblemException.invalid(
                     "places",
                     all.size(),
-                    "from " + edit.recipeIds().size() + " to " + MOST_PLACES + " places",
+                    "from " + edit.recipeIds().size() + " to " + MAX_PLACES + " places",
                     "List at least one place for each arm.");
         }
         return all;

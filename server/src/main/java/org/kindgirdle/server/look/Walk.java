@@ -35,7 +35,7 @@ public class Walk {
     static final int DAYS_AHEAD = 14;
 
     /** More than anybody walks to in a day; what is beyond is counted, not listed. */
-    private static final int MOST_LISTED = 500;
+    private static final int MAX_LISTED = 500;
 
     private final DueLayers due;
     private final Words words;
@@ -94,7 +94,7 @@ public class Walk {
     List<RoundView.PlaceJobs> places(NurserySnapshot nursery, Planned planned, RoundPlan.Day day) {
         Map<PlaceView, List<RoundView.JobOnRound>> byPlace = new LinkedHashMap<>();
         nursery.walk().forEach(place -> byPlace.put(place, new ArrayList<>()));
-        day.jobs().stream().limit(MOST_LISTED).forEach(job -> {
+        day.jobs().stream().limit(MAX_LISTED).forEach(job -> {
             DueLayers.Due one = Objects.requireNonNull(planned.byCode().get(job.id()));
             Objects.requireNonNull(byPlace.get(place(nursery, one))).add(view(nursery, one));
         });

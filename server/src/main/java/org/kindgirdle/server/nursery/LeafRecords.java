@@ -27,7 +27,7 @@ public class LeafRecords {
     /** No winter, and no summer, is shorter: what leaves less was typed in the wrong month. */
     private static final int LEAST_DAYS = 21;
 
-    private static final int MOST_YEARS_BACK = 10;
+    private static final int MAX_YEARS_BACK = 10;
 
     private final LeafRecordRepository records;
     private final Nursery nursery;
@@ -112,7 +112,7 @@ public class LeafRecords {
                     phrases.say("leaf.evergreen", Map.of("species", common)));
         }
         LocalDate today = clock.today();
-        LocalDate first = today.minusYears(MOST_YEARS_BACK);
+        LocalDate first = today.minusYears(MAX_YEARS_BACK);
         Format format = new Format(person.units(), today);
         if (on.isAfter(today) || on.isBefore(first)) {
             throw ProblemException.invalid("on", on, first + " – " + today, phrases.say("leaf.seen"));

@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Supplies {
 
-    private static final int MOST_NAME = 60;
+    private static final int MAX_NAME = 60;
 
     private final SuppliesRepository rows;
 
@@ -67,11 +67,11 @@ public class Supplies {
         Set<String> seen = new HashSet<>();
         for (int i = 0; i < names.size(); i++) {
             String name = names.get(i).strip();
-            if (name.isEmpty() || name.length() > MOST_NAME || !seen.add(name)) {
+            if (name.isEmpty() || name.length() > MAX_NAME || !seen.add(name)) {
                 throw ProblemException.invalid(
                         list + "[" + i + "].name",
                         name,
-                        "1 to " + MOST_NAME + " characters, each name once",
+                        "1 to " + MAX_NAME + " characters, each name once",
                         "Give each a name of its own.");
             }
         }

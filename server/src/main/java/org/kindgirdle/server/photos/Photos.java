@@ -7,12 +7,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.DigestOutputStream;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.digest.Sha256;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
@@ -108,23 +107,15 @@ class Photos {
     }
 
     static String hash(byte[] bytes) {
-        return HexFormat.of().formatHex(sha256().digest(bytes));
+        return Sha256.hex(bytes);
     }
 
     /** Writes what comes in into a file. @return its hash */
     static String spool(InputStream in, Path file) throws IOException {
-        MessageDigest digest = sha256();
+        MessageDigest digest = Sha256.digest();
         try (OutputStream out = new DigestOutputStream(Files.newOutputStream(file), digest)) {
             in.transferTo(out);
         }
-        return HexFormat.of().formatHex(digest.digest());
-    }
-
-    private static MessageDigest sha256() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return Sha256.hex(digest);
     }
 }

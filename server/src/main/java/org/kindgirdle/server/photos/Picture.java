@@ -45,13 +45,13 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
     private static final int SMALL = 320;
 
     /** A file of a few hundred bytes can claim to be larger than all memory. */
-    private static final long MOST_PIXELS = 50_000_000;
+    private static final long MAX_PIXELS = 50_000_000;
 
     /** What is decoded of a larger one: enough for a sharp picture of the largest size that is kept. */
     private static final long WANTED_PIXELS = 8_000_000;
 
     /** For decoding one picture: two of them and all else fit into the memory that the application is given. */
-    private static final long MOST_BYTES = 120_000_000;
+    private static final long MAX_BYTES = 120_000_000;
 
     private static final float QUALITY = .85f;
 
@@ -108,19 +108,19 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
 
     /** @return how many lines are skipped for each that is decoded */
     private static int checked(PictureHeader header) {
-        if ((long) header.width() * header.height() > MOST_PIXELS) {
+        if ((long) header.width() * header.height() > MAX_PIXELS) {
             throw ProblemException.invalid(
                     "photo",
                     header.width() + " by " + header.height() + " pixels",
-                    "at most " + MOST_PIXELS / 1_000_000 + " million pixels",
+                    "at most " + MAX_PIXELS / 1_000_000 + " million pixels",
                     "The picture is too large. Take it at a lower resolution.");
         }
         int every = header.every(WANTED_PIXELS);
-        if (header.bytes(every) > MOST_BYTES) {
+        if (header.bytes(every) > MAX_BYTES) {
             throw ProblemException.invalid(
                     "photo",
                     header.bytes(every) / 1_000_000 + " MB to decode",
-                    "at most " + MOST_BYTES / 1_000_000 + " MB",
+                    "at most " + MAX_BYTES / 1_000_000 + " MB",
                     "The picture takes too much memory. Take it at a lower resolution, or save it as a plain JPEG.");
         }
         return every;

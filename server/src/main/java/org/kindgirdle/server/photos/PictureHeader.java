@@ -28,7 +28,7 @@ record PictureHeader(Kind kind, int width, int height, int bytesPerPixel, boolea
     /** A coefficient of a progressive JPEG is held in two bytes (ITU T.81, Annex G). */
     private static final int COEFFICIENT_BYTES = 2;
 
-    private static final int MOST_SEGMENTS = 2000;
+    private static final int MAX_SEGMENTS = 2000;
 
     /** Null if it is neither JPEG nor PNG, or broken before its size is said. */
     static @Nullable PictureHeader read(DataInputStream in) throws IOException {
@@ -62,7 +62,7 @@ record PictureHeader(Kind kind, int width, int height, int bytesPerPixel, boolea
     }
 
     private static @Nullable PictureHeader jpeg(DataInputStream in) throws IOException {
-        for (int segment = 0; segment < MOST_SEGMENTS; segment++) {
+        for (int segment = 0; segment < MAX_SEGMENTS; segment++) {
             int sign = in.readUnsignedByte();
             if (sign != 0xFF) {
                 return null;

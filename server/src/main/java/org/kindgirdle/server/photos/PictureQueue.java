@@ -15,12 +15,12 @@ class PictureQueue {
     private static final int AT_ONCE = 2;
 
     /** Whoever waits holds a thread that records may want. */
-    private static final int MOST_WAITING = 10;
+    private static final int MAX_WAITING = 10;
 
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
     private final Semaphore turns = new Semaphore(AT_ONCE, true);
-    private final Semaphore places = new Semaphore(AT_ONCE + MOST_WAITING);
+    private final Semaphore places = new Semaphore(AT_ONCE + MAX_WAITING);
     private final Duration patience;
 
     PictureQueue() {

@@ -23,7 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Targets {
 
     /** More than these in one go are no gap that a grower fills: the target is to be reckoned anew. */
-    private static final int MOST_MORE = 1000;
+    private static final int MAX_MORE = 1000;
 
     private final TargetRepository targets;
     private final Snapshots snapshots;
@@ -159,10 +159,10 @@ public class Targets {
         }
         int enough = 1;
         while (likely(plants, tally, enough).reachedP() < confidence) {
-            if (enough >= MOST_MORE) {
+            if (enough >= MAX_MORE) {
                 return null;
             }
-            enough = Math.min(MOST_MORE, 2 * enough);
+            enough = Math.min(MAX_MORE, 2 * enough);
         }
         int tooFew = enough / 2;
         while (enough - tooFew > 1) {

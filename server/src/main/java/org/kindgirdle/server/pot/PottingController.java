@@ -21,7 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/v1")
 class PottingController {
 
-    private static final double MOST_STEM_MM = 20_000;
+    private static final double MAX_STEM_MM = 20_000;
 
     private final DaysPotting day;
     private final PotAdvice advice;
@@ -56,7 +56,7 @@ class PottingController {
     private static double heightMm(String typed) {
         try {
             return Require.within(
-                    "stemHeight", Quantity.parse(Dimension.LENGTH, typed).doubleValue(), 0, MOST_STEM_MM);
+                    "stemHeight", Quantity.parse(Dimension.LENGTH, typed).doubleValue(), 0, MAX_STEM_MM);
         } catch (QuantityFormatException | OutOfRangeException refused) {
             throw ProblemException.invalid(
                     "stemHeight", typed, "a length from 0 mm to 20 m", "This is no height of a plant in a pot.");

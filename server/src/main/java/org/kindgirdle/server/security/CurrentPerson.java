@@ -2,6 +2,7 @@ package org.kindgirdle.server.security;
 
 import java.util.Optional;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.units.Units;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;

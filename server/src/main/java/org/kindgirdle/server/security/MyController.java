@@ -8,6 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.units.Units;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -55,7 +56,7 @@ class MyController {
     record OwnPasswordRequest(
             @NotBlank @Size(max = 200) String current,
 
-            @NotBlank @Size(min = PasswordRule.LEAST, max = PasswordRule.MOST)
+            @NotBlank @Size(min = PasswordRule.LEAST, max = PasswordRule.MAX)
             String password) {}
 
     record ConfirmationRequest(@NotBlank @Size(max = 200) String password) {}

@@ -23,10 +23,10 @@ import org.springframework.stereotype.Component;
 class PasswordRule {
 
     static final int LEAST = 10;
-    static final int MOST = 64;
+    static final int MAX = 64;
 
     /** What the hash takes in; the rest would not count. */
-    private static final int MOST_BYTES = 72;
+    private static final int MAX_BYTES = 72;
 
     private static final int DIGITS = 12;
 
@@ -44,11 +44,11 @@ class PasswordRule {
     /** @throws ProblemException if it may not be taken; the password itself is never sent back */
     void check(String field, String password, String name) {
         int signs = password.codePointCount(0, password.length());
-        if (signs < LEAST || signs > MOST || password.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES) {
+        if (signs < LEAST || signs > MAX || password.getBytes(StandardCharsets.UTF_8).length > MAX_BYTES) {
             throw refused(
                     field,
-                    LEAST + " to " + MOST + " characters, " + MOST_BYTES + " bytes at the most",
-                    "must have " + LEAST + " to " + MOST
+                    LEAST + " to " + MAX + " characters, " + MAX_BYTES + " bytes at the most",
+                    "must have " + LEAST + " to " + MAX
                             + " characters (fewer in scripts whose letters take more room): three or four words are good.");
         }
         String plain = password.toLowerCase(Locale.ROOT);

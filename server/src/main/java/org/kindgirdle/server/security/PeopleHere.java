@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.kindgirdle.server.persistence.Looking;
+import org.kindgirdle.server.units.Units;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;

@@ -9,6 +9,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.units.Units;
 
 /** Somebody who can sign in. */
 @Entity

@@ -1,11 +1,8 @@
 package org.kindgirdle.server.security;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.util.Base64;
-import java.util.HexFormat;
+import org.kindgirdle.server.digest.Sha256;
 
 /** Random tokens, and the hashes under which they are kept. */
 public final class Secrets {
@@ -22,11 +19,6 @@ public final class Secrets {
     }
 
     public static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return Sha256.hex(token);
     }
 }

@@ -2,15 +2,15 @@ package org.kindgirdle.server.security;
 
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import java.time.Duration;
+import org.kindgirdle.server.problem.ProblemBody;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
@@ -94,16 +94,20 @@ class SecurityConfig {
                         .permitAll()
                         .anyRequest()
                         .denyAll())
-                .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, refused) ->
-                                write(response, 401, "Not signed in", "Sign in and send it again."))
+                .exceptionHandling(handling -> handling.authenticationEntryPoint(
+                                (request, response, refused) -> ProblemBody.write(
+                                        response,
+                                        HttpStatus.UNAUTHORIZED,
+                                        "Not signed in",
+                                        "Sign in and send it again."))
                         .accessDeniedHandler((request, response, refused) -> {
                             if (refused instanceof CsrfException) {
-                                write(response, 403, "Not allowed", NO_TOKEN);
+                                ProblemBody.write(response, HttpStatus.FORBIDDEN, "Not allowed", NO_TOKEN);
                             } else {
                                 noteRefusal(log, request);
-                                write(
+                                ProblemBody.write(
                                         response,
-                                        403,
+                                        HttpStatus.FORBIDDEN,
                                         "Not allowed",
                                         "Your role does not allow this. Ask an owner of the nursery.");
                             }
@@ -130,15 +134,6 @@ class SecurityConfig {
                     request.getUserPrincipal().getName(),
                     request.getMethod() + " " + request.getRequestURI());
         }
-    }
-
-    static void write(HttpServletResponse response, int status, String title, String detail) throws IOException {
-        response.setStatus(status);
-        response.setContentType("application/problem+json");
-        response.setCharacterEncoding("UTF-8");
-        response.getWriter()
-                .write("{\"type\":\"about:blank\",\"title\":\"" + title + "\",\"status\":" + status + ",\"detail\":\""
-                        + detail + "\",\"violations\":[]}");
     }
 
     @Bean

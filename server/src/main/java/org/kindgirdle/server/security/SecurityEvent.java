@@ -16,10 +16,10 @@ import org.jspecify.annotations.Nullable;
 class SecurityEvent {
 
     /** Of the columns. */
-    private static final int MOST_NAME = 40;
+    private static final int MAX_NAME = 40;
 
-    private static final int MOST_ADDRESS = 60;
-    private static final int MOST_DETAIL = 300;
+    private static final int MAX_ADDRESS = 60;
+    private static final int MAX_DETAIL = 300;
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -40,9 +40,9 @@ class SecurityEvent {
     SecurityEvent(Instant at, SecurityEventKind kind, String personName, String address, String detail) {
         this.at = at;
         this.kind = kind;
-        this.personName = cut(personName, MOST_NAME);
-        this.address = cut(address, MOST_ADDRESS);
-        this.detail = cut(detail, MOST_DETAIL);
+        this.personName = cut(personName, MAX_NAME);
+        this.address = cut(address, MAX_ADDRESS);
+        this.detail = cut(detail, MAX_DETAIL);
     }
 
     private static String cut(String text, int most) {

@@ -26,8 +26,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 class SignInThrottle {
 
     private static final Duration MEMORY = Duration.ofMinutes(15);
-    private static final int MOST_BY_NAME = 8;
-    private static final int MOST_BY_ADDRESS = 40;
+    private static final int MAX_BY_NAME = 8;
+    private static final int MAX_BY_ADDRESS = 40;
 
     /** Sign-ins between two clearings of what is old. */
     private static final int CLEAN_EVERY = 100;
@@ -66,10 +66,10 @@ class SignInThrottle {
     public void check(Try one) {
         Instant since = system.instant().minus(MEMORY);
         if (one.device().isEmpty()) {
-            limit(one, tries.ofStranger(one.name(), one.address(), since, one.id()), MOST_BY_NAME);
-            limit(one, tries.ofAddress(one.address(), since, one.id()), MOST_BY_ADDRESS);
+            limit(one, tries.ofStranger(one.name(), one.address(), since, one.id()), MAX_BY_NAME);
+            limit(one, tries.ofAddress(one.address(), since, one.id()), MAX_BY_ADDRESS);
         } else {
-            limit(one, tries.ofDevice(one.device(), one.name(), since, one.id()), MOST_BY_NAME);
+            limit(one, tries.ofDevice(one.device(), one.name(), since, one.id()), MAX_BY_NAME);
         }
     }
 

@@ -6,6 +6,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.concurrent.Semaphore;
+import org.kindgirdle.server.problem.ProblemBody;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AnonymousAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -31,9 +33,9 @@ final class StrangerLimit extends OncePerRequestFilter {
         }
         if (!turns.tryAcquire()) {
             response.setHeader("Retry-After", Integer.toString(AGAIN_SECONDS));
-            SecurityConfig.write(
+            ProblemBody.write(
                     response,
-                    503,
+                    HttpStatus.SERVICE_UNAVAILABLE,
                     "Too much at once",
                     "Too many are coming in at the same moment. Try again in a moment.");
             return;

@@ -16,7 +16,7 @@ import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
-import org.kindgirdle.server.security.Units;
+import org.kindgirdle.server.units.Units;
 import org.kindgirdle.server.words.Format;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -31,7 +31,7 @@ import org.springframework.web.bind.annotation.RestController;
 class DrawingController {
 
     /** Pages of one document. */
-    private static final int MOST = 60;
+    private static final int MAX = 60;
 
     private final Bench bench;
     private final Snapshots snapshots;
@@ -48,9 +48,9 @@ class DrawingController {
     /** A page a row; nothing is written. */
     @PostMapping(value = "/set-drawings", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> draw(@Valid @RequestBody SetRequest request) {
-        if (request.rows().size() > MOST) {
+        if (request.rows().size() > MAX) {
             throw ProblemException.invalid(
-                    "rows", request.rows().size(), "1 to " + MOST + " rows", "Draw them in several parts.");
+                    "rows", request.rows().size(), "1 to " + MAX + " rows", "Draw them in several parts.");
         }
         SetPreview preview = bench.preview(request);
         NurserySnapshot nursery = snapshots.take();

@@ -25,7 +25,7 @@ class SupplyFigure {
             List.of(LayerPhase.SEVERED, LayerPhase.POTTED, LayerPhase.RELEASED, LayerPhase.LOST);
 
     /** Older plants than the newest of these say nothing more. */
-    private static final int MOST_PLANTS = 1000;
+    private static final int MAX_PLANTS = 1000;
 
     private final LiveLayers layers;
     private final Snapshots snapshots;
@@ -67,7 +67,7 @@ class SupplyFigure {
 
     private List<LearnedSupply.Plant> plants(LocalDate today) {
         List<LearnedSupply.Plant> plants = new ArrayList<>();
-        for (LiveLayers.Live one : layers.lately(OFF_THE_MOTHER, MOST_PLANTS)) {
+        for (LiveLayers.Live one : layers.lately(OFF_THE_MOTHER, MAX_PLANTS)) {
             SeveredPlant.of(one.journal(), one.projection(), one.context(), today)
                     .ifPresent(plants::add);
         }

@@ -9,12 +9,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.GeneralSecurityException;
-import java.security.MessageDigest;
 import java.security.cert.Certificate;
 import java.security.cert.CertificateFactory;
 import java.util.HexFormat;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.digest.Sha256;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;
 import org.springframework.context.SmartLifecycle;
@@ -81,7 +81,7 @@ class TrustServer implements SmartLifecycle {
         Certificate authority =
                 CertificateFactory.getInstance("X.509").generateCertificate(new ByteArrayInputStream(file));
         String fingerprint = HexFormat.ofDelimiter(":")
-                .formatHex(MessageDigest.getInstance("SHA-256").digest(authority.getEncoded()))
+                .formatHex(Sha256.digest().digest(authority.getEncoded()))
                 .toUpperCase(Locale.ROOT);
         try (var template = TrustServer.class.getResourceAsStream("/trust.html")) {
             if (template == null) {

@@ -5,7 +5,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.server.security.Units;
+import org.kindgirdle.server.units.Units;
 
 /** Dates and quantities as a person reads them. */
 public record Format(Units units, LocalDate today) {

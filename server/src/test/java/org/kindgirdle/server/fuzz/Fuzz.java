@@ -38,7 +38,7 @@ public final class Fuzz {
     private static final Set<String> LEFT_OUT =
             Set.of("DELETE /api/v1/session", "PUT /api/v1/demo-clock", "PUT /api/v1/me/password");
 
-    private static final int MOST_FAILURES = 40;
+    private static final int MAX_FAILURES = 40;
 
     private final JsonNode document;
     private final Random random;
@@ -87,7 +87,7 @@ public final class Fuzz {
                 .filter(operation -> !LEFT_OUT.contains(operation))
                 .toList();
         int sent = 0;
-        while (sent < count && failures.size() < MOST_FAILURES) {
+        while (sent < count && failures.size() < MAX_FAILURES) {
             String operation = operations.get(random.nextInt(operations.size()));
             Rank rank = Rank.values()[random.nextInt(Rank.values().length)];
             if (random.nextInt(20) == 0) {

@@ -18,7 +18,7 @@ import tools.jackson.databind.JsonNode;
 final class ObedientGrower {
 
     /** No layer asks for more at one visit than this. */
-    private static final int MOST_DEEDS = 12;
+    private static final int MAX_DEEDS = 12;
 
     private static final Set<String> WORKS =
             EnumSet.allOf(Work.class).stream().map(Enum::name).collect(Collectors.toSet());
@@ -45,7 +45,7 @@ final class ObedientGrower {
     /** Everything that is due on a layer today. */
     void visit(String code, LocalDate today) {
         JsonNode layer = page(code);
-        for (int deed = 0; deed < MOST_DEEDS; deed++) {
+        for (int deed = 0; deed < MAX_DEEDS; deed++) {
             JsonNode job = due(layer, today);
             if (job == null) {
                 return;
