@@ -193,7 +193,7 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
                     case LAST_LEAF_DROP -> lastLeafDrop();
                     case LEAFLESS -> isLeafless();
                     case DAYS_IN_MOSS -> plant.mossSince() == null ? null : days(plant.mossSince());
-                    case MAX_DAYS_IN_MOSS -> rules.count(TRAY_MOST_DAYS);
+                    case MOST_DAYS_IN_MOSS -> rules.count(TRAY_MOST_DAYS);
                     case LADDER -> plant.ladder();
                     case RUNG -> plant.rung();
                     case DAYS_ON_RUNG -> Math.max(0, days(since()));

@@ -10,7 +10,7 @@ public enum HardenFact implements FactName {
     LAST_LEAF_DROP(Source.LOOK),
     LEAFLESS(Source.CLIMATE),
     DAYS_IN_MOSS(Source.RECORDS),
-    MAX_DAYS_IN_MOSS(Source.HOUSE),
+    MOST_DAYS_IN_MOSS(Source.HOUSE),
     LADDER(Source.RECORDS),
     RUNG(Source.RECORDS),
     DAYS_ON_RUNG(Source.RECORDS),

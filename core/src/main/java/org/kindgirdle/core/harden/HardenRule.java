@@ -19,7 +19,7 @@ public enum HardenRule {
             For.ALWAYS,
             HardenCase::hasOutgrownMoss,
             HardenFact.DAYS_IN_MOSS,
-            HardenFact.MAX_DAYS_IN_MOSS,
+            HardenFact.MOST_DAYS_IN_MOSS,
             HardenFact.ROOTS_SEEN),
 
     DAYS_ON_RUNG(

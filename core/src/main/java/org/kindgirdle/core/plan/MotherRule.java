@@ -32,7 +32,7 @@ public enum MotherRule {
     TOO_MANY(
             facts -> facts.capacity().isExceeded() ? Level.WARN : Level.FINE,
             PlanFact.SHOOTS_UNDER_RINGS,
-            PlanFact.MAX_SHOOTS),
+            PlanFact.MOST_SHOOTS),
     OWN_ROOTS(facts -> facts.species().ownRoots() == OwnRoots.GOOD ? Level.FINE : Level.WARN, PlanFact.OWN_ROOTS),
     REGULATED(facts -> facts.species().regulated().isBlank() ? Level.FINE : Level.WARN, PlanFact.REGULATED),
     HAZARDS(facts -> facts.species().hazards().isBlank() ? Level.FINE : Level.CAUTION, PlanFact.HAZARDS);
@@ -80,7 +80,7 @@ public enum MotherRule {
             case LIVE_SHOOT_BELOW -> facts.liveShootBelow();
             case RESPROUTS -> facts.species().resproutsFromBareTrunk();
             case SHOOTS_UNDER_RINGS -> facts.capacity().underRings();
-            case MAX_SHOOTS -> facts.capacity().most();
+            case MOST_SHOOTS -> facts.capacity().most();
             case OWN_ROOTS -> facts.species().ownRoots();
             case REGULATED -> facts.species().regulated();
             case HAZARDS -> facts.species().hazards();

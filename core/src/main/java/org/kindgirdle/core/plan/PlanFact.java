@@ -13,7 +13,7 @@ public enum PlanFact implements FactName {
     /** of the species, from a bare trunk */
     RESPROUTS(Source.RECORDS),
     SHOOTS_UNDER_RINGS(Source.RECORDS),
-    MAX_SHOOTS(Source.HOUSE),
+    MOST_SHOOTS(Source.HOUSE),
     OWN_ROOTS(Source.RECORDS),
     REGULATED(Source.RECORDS),
     HAZARDS(Source.RECORDS),

@@ -198,7 +198,7 @@ class HardenRulesTest {
         assertThat(decide(full, SEVERED.plusDays(90)).verdict().facts())
                 .containsExactly(
                         new Fact(HardenFact.DAYS_IN_MOSS, 90),
-                        new Fact(HardenFact.MAX_DAYS_IN_MOSS, 120),
+                        new Fact(HardenFact.MOST_DAYS_IN_MOSS, 120),
                         new Fact(HardenFact.ROOTS_SEEN, true));
     }
 
