@@ -4,12 +4,8 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
-import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -69,7 +65,7 @@ public record RoundPlan(List<Day> days, List<RoundJob> later) {
         }
         Require.within("roundMinutes", roundMinutes, 5, 1440);
         Require.within("daysAhead", daysAhead, 1, 366);
-        Allocation allocation = new Allocation(today, roundDays, roundMinutes);
+        Allocation allocation = new Allocation(today, roundDays, roundMinutes, daysAhead);
         LocalDate end = today.plusDays(daysAhead);
         List<RoundJob> later = new ArrayList<>();
         for (RoundJob job : jobs.stream().sorted(URGENCY).toList()) {
@@ -83,106 +79,101 @@ public record RoundPlan(List<Day> days, List<RoundJob> later) {
         return new RoundPlan(allocation.days(), later);
     }
 
-    /** The days while they are being filled. */
+    /** The days while they are being filled, by their number from today on: thousands of jobs ask for each of them. */
     private static final class Allocation {
 
         /** Sums of minutes are compared with this slack, for halves and thirds do not add up exactly. */
         private static final double SLACK = 1e-9;
 
+        private static final int NONE = -1;
+
         private final LocalDate today;
-        private final Set<DayOfWeek> roundDays;
         private final double roundMinutes;
-        private final TreeMap<LocalDate, List<RoundJob>> jobs = new TreeMap<>();
+        private final boolean[] isRoundDay;
+        private final double[] minutes;
+        private final List<List<RoundJob>> jobs = new ArrayList<>();
 
-        /** Kept beside the jobs: every placing asks for it on many days. */
-        private final Map<LocalDate, Double> minutes = new HashMap<>();
-
-        Allocation(LocalDate today, Set<DayOfWeek> roundDays, double roundMinutes) {
+        Allocation(LocalDate today, Set<DayOfWeek> roundDays, double roundMinutes, int daysAhead) {
             this.today = today;
-            this.roundDays = Set.copyOf(roundDays);
             this.roundMinutes = roundMinutes;
+            this.isRoundDay = new boolean[daysAhead];
+            this.minutes = new double[daysAhead];
+            for (int day = 0; day < daysAhead; day++) {
+                isRoundDay[day] = roundDays.contains(today.plusDays(day).getDayOfWeek());
+                jobs.add(new ArrayList<>());
+            }
         }
 
         void place(RoundJob job) {
-            LocalDate day = dayWithRoom(job, null);
-            put(job, day == null ? lastResort(job) : day);
+            int day = dayWithRoom(job, NONE);
+            put(job, day == NONE ? lastResort(job) : day);
         }
 
         /** Moves work off days that run over, as long as another day can take it. */
         void relieve() {
-            for (LocalDate day : List.copyOf(jobs.keySet())) {
+            for (int day = 0; day < minutes.length; day++) {
+                List<RoundJob> stay = new ArrayList<>();
                 for (RoundJob job : List.copyOf(jobs.get(day))) {
-                    if (minutes(day) <= roundMinutes + SLACK) {
-                        break;
-                    }
-                    LocalDate other = dayWithRoom(job, day);
-                    if (other != null) {
-                        jobs.get(day).remove(job);
-                        minutes.merge(day, -job.minutes(), Double::sum);
+                    int other = minutes[day] <= roundMinutes + SLACK ? NONE : dayWithRoom(job, day);
+                    if (other == NONE) {
+                        stay.add(job);
+                    } else {
+                        minutes[day] -= job.minutes();
                         put(job, other);
                     }
                 }
+                jobs.set(day, stay);
             }
         }
 
         List<Day> days() {
-            return jobs.entrySet().stream()
-                    .filter(entry -> !entry.getValue().isEmpty())
-                    .map(entry -> {
-                        double minutes = minutes(entry.getKey());
-                        double over = minutes > roundMinutes + SLACK ? minutes - roundMinutes : 0;
-                        List<RoundJob> walk =
-                                entry.getValue().stream().sorted(WALK).toList();
-                        return new Day(entry.getKey(), isRoundDay(entry.getKey()), walk, minutes, over);
-                    })
-                    .toList();
+            List<Day> days = new ArrayList<>();
+            for (int day = 0; day < minutes.length; day++) {
+                if (!jobs.get(day).isEmpty()) {
+                    double over = minutes[day] > roundMinutes + SLACK ? minutes[day] - roundMinutes : 0;
+                    List<RoundJob> walk = jobs.get(day).stream().sorted(WALK).toList();
+                    days.add(new Day(today.plusDays(day), isRoundDay[day], walk, minutes[day], over));
+                }
+            }
+            return List.copyOf(days);
         }
 
-        /** The last round day of the job that has room, else the last other day that has; null if none has. */
-        private @Nullable LocalDate dayWithRoom(RoundJob job, @Nullable LocalDate except) {
-            LocalDate between = null;
-            for (LocalDate day = last(job); !day.isBefore(first(job)); day = day.minusDays(1)) {
-                if (day.equals(except) || minutes(day) + job.minutes() > roundMinutes + SLACK) {
+        /** The last round day of the job that has room, else the last other day that has; none if none has. */
+        private int dayWithRoom(RoundJob job, int except) {
+            int between = NONE;
+            int first = number(job.from());
+            for (int day = number(job.by()); day >= first; day--) {
+                if (day == except || minutes[day] + job.minutes() > roundMinutes + SLACK) {
                     continue;
                 }
-                if (isRoundDay(day)) {
+                if (isRoundDay[day]) {
                     return day;
                 }
-                between = between == null ? day : between;
+                between = between == NONE ? day : between;
             }
             return between;
         }
 
         /** Where every day is full: the last round day that still meets it, or its last day. */
-        private LocalDate lastResort(RoundJob job) {
-            for (LocalDate day = last(job); !day.isBefore(first(job)); day = day.minusDays(1)) {
-                if (isRoundDay(day)) {
+        private int lastResort(RoundJob job) {
+            int first = number(job.from());
+            int last = number(job.by());
+            for (int day = last; day >= first; day--) {
+                if (isRoundDay[day]) {
                     return day;
                 }
             }
-            return last(job);
-        }
-
-        private LocalDate first(RoundJob job) {
-            return job.from().isBefore(today) ? today : job.from();
+            return last;
         }
 
         /** Overdue work has today for its only day. */
-        private LocalDate last(RoundJob job) {
-            return job.by().isBefore(today) ? today : job.by();
+        private int number(LocalDate day) {
+            return (int) Math.max(0, day.toEpochDay() - today.toEpochDay());
         }
 
-        private boolean isRoundDay(LocalDate day) {
-            return roundDays.contains(day.getDayOfWeek());
-        }
-
-        private void put(RoundJob job, LocalDate day) {
-            jobs.computeIfAbsent(day, one -> new ArrayList<>()).add(job);
-            minutes.merge(day, job.minutes(), Double::sum);
-        }
-
-        private double minutes(LocalDate day) {
-            return minutes.getOrDefault(day, 0.0);
+        private void put(RoundJob job, int day) {
+            jobs.get(day).add(job);
+            minutes[day] += job.minutes();
         }
     }
 }

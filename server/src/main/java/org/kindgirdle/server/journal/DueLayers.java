@@ -39,8 +39,8 @@ public class DueLayers {
     /** Live layers whose job's last day lies before a day, the most pressing first. */
     public List<Due> before(LocalDate day) {
         return layers.dueBefore(Reprojection.LIVE, day).stream()
+                .sorted(Comparator.comparingInt(LayerRepository.DueRow::by).thenComparing(LayerRepository.DueRow::code))
                 .map(DueLayers::due)
-                .sorted(Comparator.comparing(Due::by).thenComparing(Due::code))
                 .toList();
     }
 

@@ -14,8 +14,8 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -29,6 +29,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Whatever is sent to whichever endpoint: refused with a reason, and nothing written. */
 @ExtendWith(NurseryExtension.class)
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class BadInputTest {
 
     private static final Set<String> OPEN = Set.of("/api/v1/session", "/api/v1/first-owner");
@@ -70,12 +71,13 @@ class BadInputTest {
 
     private final TestNursery nursery;
     private final String code;
-    private String before = "";
+    private final String before;
 
     BadInputTest(TestNursery nursery) {
         this.nursery = nursery;
         this.code =
                 nursery.set(nursery.mother("CYDOBL", nursery.field()), TODAY, 1).get(0);
+        this.before = rows();
     }
 
     /** Every endpoint that writes, from the API's own description, so that none can be forgotten. */
@@ -114,11 +116,6 @@ class BadInputTest {
     static Stream<String> closed() {
         return ApiDocument.operations(List.of("get", "post", "put", "delete"))
                 .filter(operation -> !OPEN.contains(operation.split(" ")[1]));
-    }
-
-    @BeforeEach
-    void count() {
-        before = rows();
     }
 
     @AfterEach
