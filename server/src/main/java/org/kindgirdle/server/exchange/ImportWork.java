@@ -48,11 +48,11 @@ class ImportWork {
         Counting counting = new Counting(look);
         transaction.executeWithoutResult(open -> {
             List<String> shadowed = look ? shadowed() : List.of();
-            if (look) {
-                Looking.begin();
-                shadows.copy(shadowed);
-            }
             try {
+                if (look) {
+                    Looking.begin();
+                    shadows.copy(shadowed);
+                }
                 read(store.path(id), mapping, counting, done -> store.advance(id, done));
             } finally {
                 if (look) {

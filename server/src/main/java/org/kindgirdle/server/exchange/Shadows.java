@@ -89,6 +89,8 @@ class Shadows {
                     statement.execute("drop temporary table if exists " + table);
                 }
                 statement.execute("drop temporary table if exists " + LOCK);
+                // one that was being made when something failed
+                statement.execute("drop temporary table if exists " + COPY);
             } catch (SQLException stuck) {
                 statement.getConnection().abort(Runnable::run);
                 throw stuck;
