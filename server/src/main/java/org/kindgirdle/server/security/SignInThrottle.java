@@ -38,6 +38,7 @@ class SignInThrottle {
     private final KnownDeviceRepository devices;
     private final Clock system;
     private final TransactionTemplate own;
+    private final Object turn = new Object();
 
     SignInThrottle(
             SignInTryRepository tries,
@@ -54,11 +55,18 @@ class SignInThrottle {
     /** One try. */
     record Try(String name, String address, String device, long id) {}
 
-    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    /**
+     * One after another, to the end of each: whoever counts those before it must see all of them, and a number that is
+     * given out is seen by others only when it is committed.
+     */
     public Try begin(String name, String address, String device) {
-        Instant now = system.instant().truncatedTo(ChronoUnit.MICROS);
-        SignInTry one = tries.save(new SignInTry(name, address, device, now));
-        return new Try(name, address, device, Objects.requireNonNull(one.id));
+        synchronized (turn) {
+            return Objects.requireNonNull(own.execute(open -> {
+                Instant now = system.instant().truncatedTo(ChronoUnit.MICROS);
+                SignInTry one = tries.save(new SignInTry(name, address, device, now));
+                return new Try(name, address, device, Objects.requireNonNull(one.id));
+            }));
+        }
     }
 
     /** @throws ProblemException 429 if there were too many before it; it does not count then itself */
