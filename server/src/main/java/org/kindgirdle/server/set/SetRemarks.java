@@ -216,7 +216,7 @@ class SetRemarks {
                                                     Math.round(context.recipe().hormonePpm())),
                                     "high", String.valueOf(Math.round(band.highPpm())),
                                     "low", String.valueOf(Math.round(band.lowPpm())),
-                                    "wood", phrases.say("limb.wood." + wood)))));
+                                    "wood", phrases.say("wood.within." + wood)))));
         }
         if (request.relief() == null && layer.load().verdict() == BranchLoad.Verdict.SMALLER_OR_PROP_FIRST) {
             said.add(new Remark(

@@ -1,7 +1,6 @@
 package org.kindgirdle.server.set;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -97,7 +96,7 @@ class Sums {
         HormoneFit fit = HormoneFit.of(nursery.rules(), species.difficulty(), query.wood(), query.targetPpm());
         Map<String, String> values = Map.of(
                 "species", species.common(),
-                "wood", phrases.say("limb.wood." + query.wood()).toLowerCase(Locale.ROOT),
+                "wood", phrases.say("wood.within." + query.wood()),
                 "low", String.valueOf(Math.round(band.lowPpm())),
                 "high", String.valueOf(Math.round(band.highPpm())));
         return new SumsView.BandView(band.lowPpm(), band.highPpm(), fit, phrases.say("sums.band." + fit, values));

@@ -71,6 +71,7 @@ class PhrasesTest {
                         keys("rule.", NextStepRules.values()),
                         keys("rule.", HardenRule.values()),
                         keys("rule.", WindowRule.values()),
+                        keys("wood.within.", Wood.values()),
                         keys("fact.", WindowFact.values()),
                         keys("fact.", NextStepFact.values()),
                         keys("fact.", HardenFact.values()),
