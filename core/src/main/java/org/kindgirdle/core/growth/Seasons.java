@@ -26,8 +26,17 @@ public final class Seasons {
     /** So many days may growth stop or begin before or after the day that the normals have. */
     private static final int MAX_EARLY_DAYS = 30;
 
+    /** Nothing that is full waits for longer, days. */
+    private static final int LONGEST_HOLD_DAYS = 330;
+
     /** What is first seen full so many days after the last frost was full before it, or nearly. */
     private static final int AFTER_LAST_FROST_DAYS = 40;
+
+    /** Growth stops up to so many days before its usual day, or a look is asked for till then for two weeks at least. */
+    private static final int LAST_OF_GROWTH_DAYS = 45;
+
+    /** A week so much colder than usual is nothing rare, C. */
+    private static final double COLD_WEEK_C = 4;
 
     /** Between its two thresholds growth stays as it was: this far back is looked for how that was. */
     private static final int LOOKED_BACK_DAYS = 400;
@@ -204,7 +213,8 @@ public final class Seasons {
 
     /**
      * Whether a ball has stood the winter that is past: it was full before the latest day that lies some days before
-     * growth began, and nobody waits for another winter.
+     * growth began, and nobody waits for another winter. What was first seen full so soon after that day that it would be
+     * held for the better part of a year counts as well, whenever it was ringed.
      *
      * @param ringedOn of its last ring
      * @param fullOn the first look that found it full
@@ -221,12 +231,29 @@ public final class Seasons {
         int lead = DaysOfYear.later(begins, -rules.count(WINTERED_LEAD_DAYS));
         LocalDate last = DaysOfYear.onOrBefore(lead, day.minusDays(1));
         boolean ringedBefore = ringedOn.isBefore(coldestBefore(last));
-        return fullOn.isBefore(last) || ringedBefore && !fullOn.isAfter(stillBefore(last));
+        boolean heldTooLong = fullOn.isBefore(last.plusYears(1).minusDays(LONGEST_HOLD_DAYS));
+        return fullOn.isBefore(last) || heldTooLong || ringedBefore && !fullOn.isAfter(stillBefore(last));
     }
 
-    /** The day on which growth stops by the normals, of the year of growth that a day lies in; empty where it never does. */
-    public Optional<LocalDate> growthStops(LocalDate day) {
-        return Optional.ofNullable(growthStops).map(stops -> DaysOfYear.onOrAfter(stops, coldestBefore(day)));
+    /**
+     * From when on growth may stop any day: of the year of growth that a day lies in where it stops by the normals once a
+     * year; of the cool weeks that a day lies in where the weeks decide alone, and a cold one would stop it. Empty where
+     * that is not near.
+     */
+    public Optional<LocalDate> growthMayStop(LocalDate day) {
+        if (growthBegins != null && growthStops != null) {
+            LocalDate stops = DaysOfYear.onOrAfter(growthStops, coldestBefore(day));
+            return Optional.of(stops.minusDays(LAST_OF_GROWTH_DAYS));
+        }
+        double coolC = species.cardinals().baseC() + rules.of(STOPS_ABOVE_BASE_C) + COLD_WEEK_C;
+        Integer cools = climate.coolsTo(coolC).orElse(null);
+        Integer warms = climate.warmsTo(coolC).orElse(null);
+        if (cools == null || warms == null) {
+            return Optional.empty();
+        }
+        LocalDate from = DaysOfYear.onOrBefore(cools, day);
+        return Optional.of(from)
+                .filter(cool -> DaysOfYear.onOrAfter(warms, cool).isAfter(day));
     }
 
     /**

@@ -43,7 +43,28 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
     }
 
     boolean isLeafless() {
-        return leafless() != null && leafless().includes(today);
+        return leafless() != null && leafless().includes(today) && budBreak() == null;
+    }
+
+    /**
+     * The day on which its buds were first seen to break, before those of the trees outside; null if they were not. What
+     * was there on the look before is last summer's growth, and so is what was seen before the coldest day.
+     */
+    private @Nullable LocalDate budBreak() {
+        DaysOfYear bare = leafless();
+        if (bare == null) {
+            return null;
+        }
+        LocalDate coldest = DaysOfYear.onOrBefore(standing.openAir().coldestDayOfYear(), today);
+        boolean grewBefore = false;
+        for (PlantState.Seen one : plant.seen()) {
+            boolean grows = one.signs().contains(PlantSign.NEW_GROWTH);
+            if (grows && !grewBefore && one.on().isAfter(coldest) && bare.includes(one.on())) {
+                return one.on();
+            }
+            grewBefore = grows;
+        }
+        return null;
     }
 
     LocalDate leafOut() {
@@ -71,7 +92,12 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
     /** From when days on this rung count: those of dormancy do not, for the ladder begins with the leaves. */
     LocalDate since() {
         LocalDate since = plant.rungSince();
-        return leafless() != null && leafless().includes(since) ? nextLeafOut(since) : since;
+        if (leafless() == null || !leafless().includes(since)) {
+            return since;
+        }
+        LocalDate broke = budBreak();
+        LocalDate inLeaf = nextLeafOut(since);
+        return broke == null || broke.isAfter(inLeaf) ? inLeaf : broke.isBefore(since) ? since : broke;
     }
 
     int daysWanted() {
@@ -107,7 +133,9 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
 
     /** Whether leaves fall on a day because it is their time. */
     private boolean isAutumn(LocalDate day) {
+        LocalDate broke = budBreak();
         return leafless() != null
+                && (broke == null || day.isBefore(broke))
                 && (leafless().includes(day) || leafless().includes(day.plusDays(rules.count(AUTUMN_DROP_DAYS))));
     }
 

@@ -33,11 +33,9 @@ final class LayerSums {
     private static final Rule JAR_WATER_DAYS = Rule.of("method.JAR.water");
     private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
     private static final Rule NEAR_DAYS = Rule.of("next.near-frost");
+    private static final Rule LONG_WAIT_DAYS = Rule.of("next.long-wait");
     private static final Rule RESCORE_DAYS = Rule.of("next.rescore-days");
     private static final Rule DRIES_WITHIN_DAYS = Rule.of("next.dries-within");
-
-    /** Growth stops up to so many days before its usual day, or a look is asked for till then for two weeks at least. */
-    private static final int LAST_OF_GROWTH_DAYS = 45;
 
     /** Below this chance that it roots a layer may be given up. */
     private static final Rule HOPE_P = Rule.of("next.unlikely");
@@ -220,10 +218,15 @@ final class LayerSums {
 
     /** From when on growth may stop any day: a look that falls due later stays a job, but no longer is all that is wanted. */
     private LocalDate endsSoon(LocalDate day) {
-        return context.seasons()
-                .growthStops(day)
-                .map(stops -> stops.minusDays(LAST_OF_GROWTH_DAYS))
-                .orElse(LocalDate.MAX);
+        return context.seasons().growthMayStop(day).orElse(LocalDate.MAX);
+    }
+
+    /** Whether frost comes, but not for long. */
+    boolean isFrostFar(LocalDate day) {
+        return context.climate()
+                .frosts()
+                .filter(frosts -> frosts.daysToFrost(day) > rules.count(LONG_WAIT_DAYS))
+                .isPresent();
     }
 
     private boolean isRescoredSince(LocalDate day) {

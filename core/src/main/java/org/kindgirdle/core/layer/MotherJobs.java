@@ -60,12 +60,12 @@ final class MotherJobs {
             jobs.add(work);
         }
         if (!endsCare(step, work) && !state.letGo()) {
-            Job look = beforeTheKill(look(verdict));
+            Job look = freed(beforeTheKill(look(verdict)), step);
             boolean opensAnyway = step == NextStep.CLEAN_OUT || step == NextStep.RERING;
             if (!opensAnyway && isBefore(look, work, step)) {
                 jobs.add(look);
             }
-            Job topUp = topUp();
+            Job topUp = freed(topUp(), step);
             if (isWatered(alsoDo) && !waters(step) && isBefore(topUp, work, step)) {
                 jobs.add(topUp);
             }
@@ -79,7 +79,8 @@ final class MotherJobs {
             LocalDate from = switch (also) {
                 case COVER_NOW -> today;
                 // asked for by the step
-                case UPSIZE, SOAK -> since();
+                case UPSIZE -> outgrownSince(step);
+                case SOAK -> since();
                 default -> state.newsOn();
             };
             jobs.add(new Job(also.name(), from, from.plusDays(wait)));
@@ -101,6 +102,17 @@ final class MotherJobs {
         return !step.isSevering()
                 || work == null
                 || work.from().isAfter(today) && care.by().isBefore(work.from());
+    }
+
+    /** Care that fell due while the plant was about to be cut off is due from the day on which it no longer is. */
+    private Job freed(Job care, NextStep step) {
+        if (step.isSevering() || !care.by().isBefore(today)) {
+            return care;
+        }
+        return ComingSteps.changed(state, sums, today)
+                .filter(changed -> changed.before().isSevering())
+                .map(changed -> care.notBefore(changed.on()))
+                .orElse(care);
     }
 
     /** Steps after which the ball is wet through. */
@@ -156,11 +168,24 @@ final class MotherJobs {
     /** From when it has been so, for some days; never past the last day on which it still is so. */
     private Job within(NextStep step, int days) {
         LocalDate found = since();
-        LocalDate by = found.plusDays(days);
+        LocalDate by = step.isSevering() ? beforeHardFrost(found.plusDays(days)) : found.plusDays(days);
         while (by.isAfter(today) && sums.step(by) != step) {
             by = by.minusDays(1);
         }
         return new Job(step.name(), found, by);
+    }
+
+    /** Nobody cuts in hard frost what can be cut before it. */
+    private LocalDate beforeHardFrost(LocalDate by) {
+        double kills = context.rootKillC(state.stage());
+        if (context.seasons().isHardFrost(today, kills)) {
+            return by;
+        }
+        return context.seasons()
+                .nextHardFrost(today, kills)
+                .map(first -> later(today, first.minusDays(1)))
+                .filter(by::isAfter)
+                .orElse(by);
     }
 
     /** The day from which it has been so: of the last news, or of what time alone made of the step since. */
@@ -168,6 +193,19 @@ final class MotherJobs {
         return ComingSteps.changed(state, sums, today)
                 .map(ComingSteps.ChangedStep::on)
                 .orElse(state.newsOn());
+    }
+
+    /** From when it has been known that a full ball stays on for long. */
+    private LocalDate outgrownSince(NextStep step) {
+        LocalDate asked = since();
+        if (step != NextStep.HOLD_DORMANT) {
+            return asked;
+        }
+        LocalDate since = today;
+        while (since.isAfter(asked) && sums.isFrostFar(since.minusDays(1))) {
+            since = since.minusDays(1);
+        }
+        return since;
     }
 
     /** A limb that heals is not forgotten: it is to be ringed again in the next good time. */
@@ -200,6 +238,10 @@ final class MotherJobs {
             return new Job(code, due, due);
         }
         LocalDate by = forecastFrost().filter(eve -> eve.isBefore(first)).orElse(first);
+        if (by.isBefore(first) && isDone(NextStep.PROTECT, by)) {
+            // it hangs already, and stays on until no frost is forecast any more
+            return null;
+        }
         // a warm week in between, and nothing is to be protected any more
         while (by.isAfter(today) && sums.step(by) == NextStep.WAIT) {
             by = by.minusDays(1);

@@ -8,6 +8,7 @@ import java.util.function.Function;
 import org.kindgirdle.core.harden.HardenRule;
 import org.kindgirdle.core.harden.HardenVerdict;
 import org.kindgirdle.core.harden.Ladder;
+import org.kindgirdle.core.harden.PlantSign;
 import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.harden.Rung;
@@ -28,6 +29,9 @@ final class PlantJobs {
     /** What stands in the way of a move on a day, and may not on the next. */
     private static final Set<HardenRule> OF_THE_DAY =
             EnumSet.of(HardenRule.COOL_DAY, HardenRule.CALM_AIR, HardenRule.FREE_OF_FROST);
+
+    /** Roots that don't carry the leaves show it by then, and it costs the plant within a week. */
+    private static final int DOUBT_DAYS = 3;
 
     /** What has been left undone for longer is late enough. */
     private static final int LONGEST_DAYS = 60;
@@ -67,7 +71,7 @@ final class PlantJobs {
         return last;
     }
 
-    private static Job look(HouseRules rules, PlantState plant, LocalDate today) {
+    private static Job look(HouseRules rules, PlantStep step, PlantState plant, LocalDate today) {
         LocalDate seen = plant.seen().isEmpty()
                 ? plant.rungSince()
                 : plant.seen().get(plant.seen().size() - 1).on();
@@ -75,8 +79,22 @@ final class PlantJobs {
             return afterPlanting(plant.rungSince(), seen, today);
         }
         LocalDate since = seen.isAfter(plant.rungSince()) ? seen : plant.rungSince();
+        boolean sleeps = step == PlantStep.STAY_DORMANT;
+        if (!sleeps && isInDoubt(plant)) {
+            return new Job(Job.LOOK, since.plusDays(1), since.plusDays(DOUBT_DAYS));
+        }
         int watch = rules.count(WATCH_DAYS);
-        return new Job(Job.LOOK, since.plusDays(watch), since.plusDays(2L * watch));
+        // what is asleep draws nothing, and may wait
+        int mayWait = sleeps ? watch : rules.count(MAY_WAIT_DAYS);
+        return new Job(Job.LOOK, since.plusDays(watch), since.plusDays((long) watch + mayWait));
+    }
+
+    /** Nobody has seen yet whether its roots carry its leaves, or they did not when it was seen last. */
+    private static boolean isInDoubt(PlantState plant) {
+        return plant.seen().isEmpty()
+                || plant.showsNow(PlantSign.DROOP)
+                || plant.showsNow(PlantSign.CURL)
+                || plant.showsNow(PlantSign.LEAF_DROP);
     }
 
     private static boolean stays(PlantStep step) {
@@ -113,7 +131,7 @@ final class PlantJobs {
                 yield new Job(code, from, weather ? today : by);
             }
             case STAY, STAY_DORMANT -> {
-                Job look = look(rules, plant, today);
+                Job look = look(rules, verdict.step(), plant, today);
                 // what was to be moved instead, or would be but for the weather of these days, is not late with its
                 // look
                 boolean weather = !verdict.lacking().isEmpty() && OF_THE_DAY.containsAll(verdict.lacking());

@@ -35,7 +35,6 @@ import org.kindgirdle.core.verdict.Verdict;
 public final class Projector {
 
     private static final Rule WATCH_HEAT_DAYS = Rule.of("next.watch-heat");
-    private static final Rule LONG_WAIT_DAYS = Rule.of("next.long-wait");
     private static final Rule SMALL_BALL_ML = Rule.of("next.small-ball");
 
     /** The curve of readiness leaves this much out on either side, and has about so many points. */
@@ -158,7 +157,7 @@ public final class Projector {
                 deadline,
                 deadline == null ? 1 : ready.fullBy(heat.throughDay(deadline)));
         Verdict<NextStep, NextStepRules> verdict = sums.decide(today);
-        Set<AlsoDo> alsoDo = alsoDo(heat.coverNow(), verdict.step());
+        Set<AlsoDo> alsoDo = alsoDo(heat.coverNow(), verdict.step(), sums);
         List<Job> jobs = new MotherJobs(state, context, today, sums).of(verdict, alsoDo);
         return new LayerProjection(state, ball, load, factors, forecast, verdict, null, alsoDo, ordered(jobs));
     }
@@ -206,9 +205,14 @@ public final class Projector {
         return deadline;
     }
 
-    private Set<AlsoDo> alsoDo(Cover cover, NextStep step) {
+    private Set<AlsoDo> alsoDo(Cover cover, NextStep step, LayerSums sums) {
         Set<AlsoDo> all = EnumSet.noneOf(AlsoDo.class);
-        addIf(all, AlsoDo.VENT, state.conditions().contains(Condition.WET));
+        // what is as well found dry has drained
+        addIf(
+                all,
+                AlsoDo.VENT,
+                state.conditions().contains(Condition.WET)
+                        && !state.conditions().contains(Condition.DRY));
         addIf(all, AlsoDo.TREAT_PESTS, state.conditions().contains(Condition.PESTS));
         addIf(all, AlsoDo.LOOSEN_TIE, state.conditions().contains(Condition.CONSTRICTED));
         if (context.recipe().method().hangs()) {
@@ -220,7 +224,7 @@ public final class Projector {
         boolean full = state.stage().isAtLeast(RootStage.FILLED);
         addIf(all, AlsoDo.RELIEVE, full && state.conditions().contains(Condition.TOP_WILTED));
         addIf(all, AlsoDo.SOAK, full && state.conditions().contains(Condition.DRY) && step.isSevering());
-        addIf(all, AlsoDo.UPSIZE, isOutgrown(step));
+        addIf(all, AlsoDo.UPSIZE, isOutgrown(step, sums));
         addIf(all, AlsoDo.PROP, !state.propped() && load.verdict() != BranchLoad.Verdict.FINE);
         return all;
     }
@@ -231,7 +235,7 @@ public final class Projector {
     }
 
     /** Roots fill a small ball, and it is to stay on the mother for long. */
-    private boolean isOutgrown(NextStep step) {
+    private boolean isOutgrown(NextStep step, LayerSums sums) {
         if (state.upsized()
                 || !state.stage().isAtLeast(RootStage.FILLED)
                 || ball.mediumMl() > rules.of(SMALL_BALL_ML)) {
@@ -240,8 +244,7 @@ public final class Projector {
         if (step == NextStep.HOLD_SPRING) {
             return true;
         }
-        Optional<Integer> toFrost = context.climate().frosts().map(frosts -> frosts.daysToFrost(today));
-        return step == NextStep.HOLD_DORMANT && toFrost.isPresent() && toFrost.get() > rules.count(LONG_WAIT_DAYS);
+        return step == NextStep.HOLD_DORMANT && sums.isFrostFar(today);
     }
 
     private static void addIf(Set<AlsoDo> all, AlsoDo one, boolean needed) {

@@ -57,7 +57,9 @@ final class FullBall {
         }
         boolean tender = !in.is(NextStepFact.HARDY);
         if (!tender && !in.trouble()) {
-            return NextStep.HOLD_SPRING;
+            // its leaves are about to fall, and then it is cut as its school has it
+            boolean waitsForLeafFall = !in.is(NextStepFact.EVERGREEN) && in.school() == School.DORMANT;
+            return waitsForLeafFall && !in.is(NextStepFact.WINTERED) ? NextStep.HOLD_DORMANT : NextStep.HOLD_SPRING;
         }
         if (in.is(NextStepFact.COVER)) {
             return NextStep.SEVER_TO_COVER;

@@ -151,7 +151,8 @@ public enum NextStepRules {
             WINTERED,
             HARD_FROST,
             COVER),
-    EVERGREEN_WINTER(For.FULL, FullBall::onEvergreenWinter, GROWING, CONDITIONS, HARDY, COVER),
+    EVERGREEN_WINTER(
+            For.FULL, FullBall::onEvergreenWinter, GROWING, CONDITIONS, HARDY, SCHOOL, EVERGREEN, WINTERED, COVER),
     TROUBLE(For.FULL, FullBall::onTrouble, CONDITIONS, DAYS_TO_FROST, ESTABLISH_DAYS, COVER),
     FRUIT(For.FULL, FullBall::onFruit, FRUIT_TO_KEEP, STAGE, DAYS_TO_FROST, ESTABLISH_DAYS),
     SEVERING_SCHOOL(

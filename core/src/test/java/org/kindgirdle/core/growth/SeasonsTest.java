@@ -137,6 +137,26 @@ class SeasonsTest {
                 .isTrue();
     }
 
+    @Test
+    void growth_may_stop_any_day_in_the_weeks_before_its_end_and_where_it_has_none_in_the_cool_ones() {
+        Seasons once = growing(species(Habit.DECIDUOUS, -25), Map.of());
+        LocalDate usual = LocalDate.of(2026, 11, 1);
+        assertThat(once.growthMayStop(LocalDate.of(2026, 7, 1)).orElseThrow())
+                .isBetween(usual.minusDays(55), usual.minusDays(25));
+
+        // the base is 5 C: at a mean of 8 C nothing stops by the normals, and any cold week would
+        MonthlyNormals mild = new MonthlyNormals(
+                List.of(4.0, 5.0, 8.0, 12.0, 17.0, 21.0, 22.0, 22.0, 19.0, 13.0, 8.0, 5.0),
+                List.of(13.0, 15.0, 21.0, 25.0, 29.0, 32.0, 33.0, 33.0, 31.0, 26.0, 20.0, 15.0));
+        Seasons never = Seasons.expected(
+                RULES, new PlaceClimate(30, mild, null, -4, 1, Map.of()), species(Habit.EVERGREEN, -25));
+        LocalDate january = LocalDate.of(2027, 1, 10);
+        assertThat(never.growthMayStop(january).orElseThrow())
+                .isBetween(LocalDate.of(2026, 12, 1), LocalDate.of(2027, 1, 9));
+        assertThat(never.growthMayStop(LocalDate.of(2026, 10, 1))).isEmpty();
+        assertThat(never.growthMayStop(LocalDate.of(2027, 4, 1))).isEmpty();
+    }
+
     private static Seasons growing(SpeciesProfile species, Map<LocalDate, DayTemperatures> known) {
         MonthlyNormals normals = new MonthlyNormals(
                 List.of(-1.0, 0.0, 2.0, 5.0, 8.0, 11.0, 13.0, 13.0, 10.0, 6.0, 3.0, 0.0),
@@ -207,10 +227,13 @@ class SeasonsTest {
         // full in September: the winter is still to come
         assertThat(seasons.hasWintered(ring, LocalDate.of(2026, 9, 20), LocalDate.of(2027, 1, 20)))
                 .isFalse();
-        // first seen full in spring, with a ring of the year before, counts as before; with one of this spring not
+        // first seen full in spring, with a ring of the year before, counts as before; with one of this spring not,
+        // unless it would be held till the next for more than 330 days
+        LocalDate spring = LocalDate.of(2027, 2, 20);
+        LocalDate june = LocalDate.of(2027, 6, 10);
         assertThat(seasons.hasWintered(ring, LocalDate.of(2027, 4, 20), may)).isTrue();
-        assertThat(seasons.hasWintered(LocalDate.of(2027, 2, 20), LocalDate.of(2027, 4, 20), may))
-                .isFalse();
+        assertThat(seasons.hasWintered(spring, LocalDate.of(2027, 5, 20), june)).isFalse();
+        assertThat(seasons.hasWintered(spring, LocalDate.of(2027, 4, 20), june)).isTrue();
         assertThat(seasons.hasWintered(ring, LocalDate.of(2027, 8, 20), LocalDate.of(2027, 9, 20)))
                 .isFalse();
     }

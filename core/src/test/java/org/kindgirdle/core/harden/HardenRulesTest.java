@@ -163,6 +163,28 @@ class HardenRulesTest {
     }
 
     @Test
+    void buds_that_were_seen_to_break_indoors_end_the_sleep_before_the_trees_outside_wake() {
+        DaysOfYear leafless = new DaysOfYear(310, 100);
+        LocalDate broke = LocalDate.ofYearDay(2027, 69);
+        PlantState asleep = plant(Ladder.DORMANT, Rung.TENT, LocalDate.of(2026, 12, 1))
+                .plus(seen(LocalDate.of(2027, 2, 20), PlantSign.TURGID));
+        PlantState awake = asleep.plus(seen(broke, PlantSign.NEW_GROWTH));
+        HardenVerdict spring = inHouse(awake, leafless, broke);
+        assertThat(spring.step()).isEqualTo(PlantStep.STAY);
+        assertThat(spring.from()).isEqualTo(broke.plusDays(10));
+        assertThat(inHouse(awake, leafless, broke.plusDays(10)).step()).isEqualTo(PlantStep.STEP_UP);
+        assertThat(inHouse(awake.plus(seen(broke.plusDays(8), PlantSign.LEAF_DROP)), leafless, broke.plusDays(10))
+                        .lacking())
+                .as("no autumn any more")
+                .containsExactly(HardenRule.LEAF_DROP);
+
+        PlantState lastSummers = plant(Ladder.DORMANT, Rung.TENT, LocalDate.of(2026, 12, 1))
+                .plus(seen(LocalDate.of(2026, 12, 20), PlantSign.NEW_GROWTH))
+                .plus(seen(broke, PlantSign.NEW_GROWTH));
+        assertThat(inHouse(lastSummers, leafless, broke).step()).isEqualTo(PlantStep.STAY_DORMANT);
+    }
+
+    @Test
     void leaf_that_drops_in_growth_holds_a_plant_five_days_and_in_autumn_does_not() {
         DaysOfYear leafless = new DaysOfYear(310, 100);
         LocalDate dropped = SEVERED.plusDays(9);

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.core.ProfileBuilder;
+import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.climate.DayTemperatures;
 import org.kindgirdle.core.climate.FrostCalendar;
 import org.kindgirdle.core.climate.MonthlyNormals;
@@ -25,11 +26,17 @@ import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.harden.WinterCare;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.look.AlsoDo;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.School;
 import org.kindgirdle.core.pot.FirstMedium;
+import org.kindgirdle.core.set.Medium;
+import org.kindgirdle.core.set.Method;
+import org.kindgirdle.core.set.Recipe;
+import org.kindgirdle.core.set.Wound;
+import org.kindgirdle.core.set.Wrap;
 import org.kindgirdle.core.sever.Shelter;
 
 /** What was found wrong by living layers through day by day, each case by itself. */
@@ -53,6 +60,9 @@ class LivedCasesTest {
     private static LayerContext in(PlaceClimate climate, SpeciesProfile species) {
         return Carrow.context(species, climate, Carrow.RING, true);
     }
+
+    private static final Recipe SMALL =
+            new Recipe(Method.AIR, Wound.RING_SCRAPED, 2000, Medium.MOSS, Wrap.HINGED_POD, Cover.FOIL, 0, 0);
 
     private static final SpeciesProfile SLOW = ProfileBuilder.quince().time(95).build();
 
@@ -131,13 +141,17 @@ class LivedCasesTest {
     }
 
     private static PlaceClimate weather(PlaceClimate usual, Map<LocalDate, DayTemperatures> known) {
+        return maritime(usual.frosts().orElseThrow(), known);
+    }
+
+    private static PlaceClimate maritime(FrostCalendar frosts, Map<LocalDate, DayTemperatures> known) {
         return new PlaceClimate(
                 52,
                 new MonthlyNormals(
                         List.of(2.6, 2.4, 3.3, 4.6, 7.3, 10.1, 12.2, 12.3, 10.6, 8.1, 5.1, 3.2),
                         List.of(7.6, 7.9, 10.0, 12.8, 16.1, 18.8, 20.8, 20.7, 18.3, 14.4, 10.6, 8.2)),
-                usual.frosts().orElseThrow(),
-                usual.winterLowC(),
+                frosts,
+                -4.5,
                 1,
                 known);
     }
@@ -249,6 +263,65 @@ class LivedCasesTest {
     private static Optional<WinterCare> care(LayerState state, PlaceClimate climate, LocalDate day) {
         return WinterCare.of(
                 HouseRules.SHIPPED, Objects.requireNonNull(state.plant()), climate, Carrow.QUINCE, null, day);
+    }
+
+    @Test
+    void whether_its_roots_carry_its_leaves_is_looked_at_within_days_of_the_cut() {
+        LocalDate cut = LocalDate.of(2026, 6, 10);
+        Carrow fresh = young(cut, FirstMedium.LIGHT_MIX, Ladder.IN_LEAF);
+        assertThat(job(fresh.asOf(cut), Job.LOOK)).contains(new Job(Job.LOOK, cut.plusDays(1), cut.plusDays(3)));
+        LocalDate seen = cut.plusDays(3);
+        fresh.on(seen, new LayerRecord.Observed(Set.of(PlantSign.TURGID)));
+        assertThat(job(fresh.asOf(seen), Job.LOOK)).contains(new Job(Job.LOOK, seen.plusDays(7), seen.plusDays(11)));
+        LocalDate sheds = seen.plusDays(7);
+        fresh.on(sheds, new LayerRecord.Observed(Set.of(PlantSign.LEAF_DROP)));
+        assertThat(job(fresh.asOf(sheds), Job.LOOK)).contains(new Job(Job.LOOK, sheds.plusDays(1), sheds.plusDays(3)));
+        LocalDate january = LocalDate.of(2027, 1, 15);
+        Carrow asleep = young(LocalDate.of(2026, 12, 1), FirstMedium.LIGHT_MIX, Ladder.DORMANT)
+                .on(january, new LayerRecord.Observed(Set.of(PlantSign.TURGID)));
+        assertThat(job(asleep.asOf(january), Job.LOOK))
+                .as("asleep it draws nothing")
+                .contains(new Job(Job.LOOK, january.plusDays(7), january.plusDays(14)));
+    }
+
+    @Test
+    void protection_that_hangs_is_not_asked_for_again_by_the_next_forecast_frost() {
+        SpeciesProfile tender =
+                ProfileBuilder.quince().cardinals(12, 26, 36).hardyTo(2).build();
+        LocalDate may = LocalDate.of(2027, 5, 20);
+        PlaceClimate frosty = weather(
+                Carrow.climate(),
+                Map.of(
+                        may.plusDays(1), new DayTemperatures(-1, 9),
+                        may.plusDays(4), new DayTemperatures(-1, 9)));
+        Carrow layer = new Carrow()
+                .setOn(LocalDate.of(2026, 6, 10), School.IN_LEAF, false)
+                .look(may.minusDays(1), RootStage.CALLUS, 0);
+        LayerProjection warned = layer.asOf(may, in(frosty, tender));
+        assertThat(step(warned)).isEqualTo(NextStep.PROTECT);
+        assertThat(job(warned, NextStep.PROTECT.name()).orElseThrow().by()).isEqualTo(may);
+        layer.on(may, new LayerRecord.Tended(Work.PROTECT, null));
+        assertThat(job(layer.asOf(may.plusDays(1), in(frosty, tender)), NextStep.PROTECT.name()))
+                .isEmpty();
+    }
+
+    @Test
+    void a_full_small_ball_is_outgrown_from_the_day_on_which_frost_is_far() {
+        LocalDate full = LocalDate.of(2027, 5, 15);
+        Carrow kept = new Carrow()
+                .setOn(LocalDate.of(2027, 2, 10), School.DORMANT, false)
+                .look(full, RootStage.FILLED, 3);
+        FrostCalendar late =
+                new FrostCalendar(MonthDay.of(11, 8), MonthDay.of(10, 20), MonthDay.of(5, 8), MonthDay.of(6, 2));
+        LayerContext cold = Carrow.context(Carrow.QUINCE, maritime(late, Map.of()), SMALL, true);
+        LocalDate lastLate = LocalDate.of(2027, 6, 2);
+        LayerProjection before = kept.asOf(lastLate.minusDays(3), cold);
+        assertThat(step(before)).isEqualTo(NextStep.HOLD_DORMANT);
+        assertThat(job(before, AlsoDo.UPSIZE.name())).isEmpty();
+        LayerProjection after = kept.asOf(lastLate.plusDays(3), cold);
+        assertThat(step(after)).isEqualTo(NextStep.HOLD_DORMANT);
+        assertThat(job(after, AlsoDo.UPSIZE.name()).orElseThrow().from())
+                .isBetween(lastLate.minusDays(1), lastLate.plusDays(1));
     }
 
     @Test

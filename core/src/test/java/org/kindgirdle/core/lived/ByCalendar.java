@@ -20,8 +20,8 @@ final class ByCalendar extends OnRounds {
     private LocalDate cutOn = LocalDate.MAX;
     private LocalDate movedOn = LocalDate.MAX;
 
-    ByCalendar(Plant plant, Nursery nursery, Luck rounds) {
-        super(plant, nursery, rounds);
+    ByCalendar(Plant plant, Nursery nursery, Hands hands, Luck rounds) {
+        super(plant, nursery, hands, rounds);
         this.watered = plant.begun.on();
     }
 
@@ -34,6 +34,7 @@ final class ByCalendar extends OnRounds {
         boolean winter = isWinter(today);
         if (!winter && ChronoUnit.DAYS.between(watered, today) >= WATER_DAYS) {
             plant.ball.fill(1);
+            hands.work("TOP_UP");
             watered = today;
         }
         long age = ChronoUnit.DAYS.between(plant.begun.on(), today);
@@ -41,6 +42,7 @@ final class ByCalendar extends OnRounds {
             lose("nothing came of it");
         } else if (age >= CUT_AFTER_DAYS && !winter) {
             // half of the leaves off, as ever
+            hands.work("SEVER");
             Young cut = plant.sever(plant.begun.set().leavesBeyond() / 2, Spot.TUNNEL);
             cut.pot();
             cutOn = today;
@@ -51,13 +53,17 @@ final class ByCalendar extends OnRounds {
     @Override
     void harden(Young young, LocalDate today) {
         if (isWinter(today)) {
-            plant.move(plant.rung == Rung.OPEN ? Rung.LIGHT : plant.rung, Spot.HOUSE);
+            if (plant.spot != Spot.HOUSE) {
+                plant.move(plant.rung == Rung.OPEN ? Rung.LIGHT : plant.rung, Spot.HOUSE);
+                hands.work("MOVE");
+            }
             return;
         }
         boolean due = ChronoUnit.DAYS.between(movedOn, today) >= RUNG_DAYS;
         if (plant.rung != Rung.OPEN && due) {
             Rung up = plant.rung.up().orElseThrow();
             plant.move(up, up == Rung.OPEN ? Spot.FIELD : Spot.TUNNEL);
+            hands.work("MOVE");
             movedOn = today;
         } else if (plant.rung == Rung.OPEN
                 && due

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -25,7 +24,6 @@ import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.PlantStep;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.harden.WinterCare;
-import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerEvent;
@@ -62,23 +60,13 @@ final class Follower extends Grower {
     private static final double POT_ML = 3000;
     private static final double CURES = .7;
 
-    /** What a record of each kind took, by the house's figures; what is only written down takes nothing. */
-    private static final Map<Class<? extends LayerRecord>, String> MINUTES = Map.of(
-            LayerRecord.Looked.class, "minutes.look",
-            LayerRecord.Observed.class, "minutes.look",
-            LayerRecord.ToppedUp.class, "minutes.top-up",
-            LayerRecord.Severed.class, "minutes.sever",
-            LayerRecord.Rerung.class, "minutes.set-ring",
-            LayerRecord.Tended.class, "minutes.other",
-            LayerRecord.Moved.class, "minutes.other");
-
     private final List<LayerEvent> journal = new ArrayList<>();
     private final Watch watch;
     private @Nullable LayerState state;
     private @Nullable TimeToReady kept;
 
-    Follower(Plant plant, Nursery nursery, Luck rounds, Watch watch) {
-        super(plant, nursery, rounds);
+    Follower(Plant plant, Nursery nursery, Hands hands, Luck rounds, Watch watch) {
+        super(plant, nursery, hands, rounds);
         this.watch = watch;
     }
 
@@ -94,7 +82,7 @@ final class Follower extends Grower {
             return;
         }
         Set<String> done = new HashSet<>();
-        for (int deed = 0; deed < MAX_DEEDS && !isOver(); deed++) {
+        for (int deed = 0; deed < MAX_DEEDS && !isOver() && hands.haveTime(); deed++) {
             if (now.state().phase() != LayerPhase.ON_MOTHER && seesItsEnd(today)) {
                 return;
             }
@@ -112,7 +100,7 @@ final class Follower extends Grower {
                 now = project(today);
             }
         }
-        if (!isOver() && plant.young != null) {
+        if (!isOver() && plant.young != null && hands.haveTime()) {
             winter(now, today);
         }
         watch.dusk(isOver() ? null : project(today), journal.size());
@@ -148,11 +136,27 @@ final class Follower extends Grower {
 
     private void write(LocalDate day, LayerRecord what) {
         Instant at = day.atTime(9, 0).toInstant(ZoneOffset.UTC).plusSeconds(journal.size());
-        String figure = MINUTES.get(what.getClass());
-        works(figure == null ? 0 : Nursery.RULES.of(Rule.of(figure)));
+        worksOn(what);
         journal.add(new LayerEvent(new UUID(plant.begun.number(), journal.size()), day, at, at, null, what));
         state = null;
         watch.story(day, what, plant.toString());
+    }
+
+    /** The hands' work of which a record tells; what is only written down takes none, and potting is a part of the cut. */
+    private void worksOn(LayerRecord what) {
+        if (what instanceof LayerRecord.Looked || what instanceof LayerRecord.Observed) {
+            hands.work(Job.LOOK);
+        } else if (what instanceof LayerRecord.ToppedUp) {
+            hands.work(Job.TOP_UP);
+        } else if (what instanceof LayerRecord.Severed) {
+            hands.work(Job.SEVER);
+        } else if (what instanceof LayerRecord.Rerung) {
+            hands.work(NextStep.RERING.name());
+        } else if (what instanceof LayerRecord.Tended tended) {
+            hands.work(tended.work().name());
+        } else if (what instanceof LayerRecord.Moved) {
+            hands.work("MOVE");
+        }
     }
 
     private void act(Job job, LayerProjection now, LocalDate today) {
@@ -244,12 +248,12 @@ final class Follower extends Grower {
         } else {
             Work work = code.equals(AlsoDo.COVER_NOW.name()) ? Work.COVER : Work.valueOf(code);
             Cover cover = work == Work.COVER ? Cover.FOIL : null;
-            hands(work);
+            carryOut(work);
             write(today, new LayerRecord.Tended(work, cover));
         }
     }
 
-    private void hands(Work work) {
+    private void carryOut(Work work) {
         switch (work) {
             case REWET, SOAK, RESCORE, CHANGE_WATER -> plant.ball.fill(1);
             case REWRAP -> plant.ball.wrapAgain();

@@ -11,14 +11,16 @@ abstract class Grower {
 
     final Plant plant;
     final Nursery nursery;
+    final Hands hands;
     private final Luck rounds;
-    private double minutesToday;
     private String end = "";
     private boolean released;
 
-    Grower(Plant plant, Nursery nursery, Luck rounds) {
+    /** @param hands that the grower has for all layers */
+    Grower(Plant plant, Nursery nursery, Hands hands, Luck rounds) {
         this.plant = plant;
         this.nursery = nursery;
+        this.hands = hands;
         this.rounds = rounds;
     }
 
@@ -40,18 +42,6 @@ abstract class Grower {
             next = next.plusDays(1);
         }
         return next;
-    }
-
-    /** Work of a day, by the house's figures. */
-    void works(double minutes) {
-        minutesToday += minutes;
-    }
-
-    /** What the day's work took; the next day begins at none. */
-    double takeMinutes() {
-        double minutes = minutesToday;
-        minutesToday = 0;
-        return minutes;
     }
 
     void release() {

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.lived;
 
 import java.time.LocalDate;
+import java.util.List;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.truth.Air;
@@ -14,15 +15,18 @@ final class Knowing extends OnRounds {
     private static final int MAX_RINGS = 2;
     /** So much of the usual way may one stage last: twice as long as the longest does with others. */
     private static final double STAGE_LASTS = .6;
+    /** Before growth slows, with what a week takes to spare. */
+    private static final double WATERS_BELOW = .7;
 
     private int rings;
+    private boolean fleeced;
     private int daysOpen;
     private int sinceMove;
     private int stageBefore;
     private double usualBefore;
 
-    Knowing(Plant plant, Nursery nursery, Luck rounds) {
-        super(plant, nursery, rounds);
+    Knowing(Plant plant, Nursery nursery, Hands hands, Luck rounds) {
+        super(plant, nursery, hands, rounds);
     }
 
     @Override
@@ -43,11 +47,7 @@ final class Knowing extends OnRounds {
             lose("broke off");
             return;
         }
-        plant.ball.wrapAgain();
-        plant.ball.cutBridge();
-        plant.ball.drain();
-        plant.ball.mend(Trouble.ANTS, Trouble.PINCHED);
-        plant.ball.fill(1);
+        repair();
         boolean warm = mean(today, 20, Spot.FIELD) > plant.kind.restsBelowC() + 6;
         // sees the stage, and knows how long one lasts with others of its kind
         if (plant.ball.stage() != stageBefore) {
@@ -64,12 +64,15 @@ final class Knowing extends OnRounds {
             rings++;
             stageBefore = 0;
             usualBefore = plant.ball.usualWay();
+            hands.work("RERING");
             plant.ringAgain(RingAndBall.againMm(Nursery.RULES, plant.begun.set().ringMm()));
             return;
         }
         double coldest = lowest(today, 8, Spot.FIELD);
-        if (coldest < 0) {
+        if (coldest < 0 && !fleeced) {
+            hands.work("PROTECT");
             plant.ball.fleece();
+            fleeced = true;
         }
         boolean killing = coldest < -5;
         boolean timely = lowest(today, 45, Spot.FIELD) > -1;
@@ -78,7 +81,34 @@ final class Knowing extends OnRounds {
         }
     }
 
+    /** What is wrong with the ball, and only that. */
+    private void repair() {
+        if (plant.ball.has(Trouble.TORN) || plant.ball.has(Trouble.EMPTIED) || plant.ball.has(Trouble.TURNED)) {
+            hands.work("REWRAP");
+            plant.ball.wrapAgain();
+        }
+        if (plant.ball.has(Trouble.BRIDGED)) {
+            hands.work("CUT_BRIDGE");
+            plant.ball.cutBridge();
+        }
+        if (plant.ball.has(Trouble.SOGGY)) {
+            hands.work("VENT");
+            plant.ball.drain();
+        }
+        for (Trouble one : List.of(Trouble.ANTS, Trouble.PINCHED)) {
+            if (plant.ball.has(one)) {
+                hands.work("MEND");
+                plant.ball.mend(one);
+            }
+        }
+        if (plant.ball.water() < WATERS_BELOW) {
+            hands.work("TOP_UP");
+            plant.ball.fill(1);
+        }
+    }
+
     private void cut(LocalDate today) {
+        hands.work("SEVER");
         double thirst = 0;
         for (int i = 0; i < 10; i++) {
             Air air = Spot.TUNNEL.air(nursery.air(Spot.FIELD, today.plusDays(i)));
@@ -94,14 +124,19 @@ final class Knowing extends OnRounds {
 
     @Override
     void harden(Young young, LocalDate today) {
-        young.open();
+        if (young.mould()) {
+            hands.work("OPEN");
+            young.open();
+        }
         if (young.droops()) {
+            hands.work("THIN");
             young.takeLeafOff(.25);
             return;
         }
         boolean mild = lowest(today, 30, Spot.FIELD) > -1;
         if (plant.rung == Rung.OPEN) {
             if (!mild) {
+                hands.work("MOVE");
                 plant.move(Rung.LIGHT, Spot.HOUSE);
             } else if (daysOpen >= 7 && young.hasNewGrowth() && young.rootsAtEdge()) {
                 release();
@@ -110,6 +145,7 @@ final class Knowing extends OnRounds {
         }
         if (sinceMove >= 7 && plant.inLeaf() && (plant.rung != Rung.LIGHT || mild)) {
             Rung up = plant.rung.up().orElseThrow();
+            hands.work("MOVE");
             plant.move(up, up == Rung.OPEN ? Spot.FIELD : Spot.HOUSE);
             sinceMove = 0;
         }

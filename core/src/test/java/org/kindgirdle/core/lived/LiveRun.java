@@ -19,9 +19,7 @@ class LiveRun {
         int layer = Integer.getInteger("live.layer", -1);
         int years = Integer.getInteger("live.years", 3);
         String wanted = System.getProperty("live.climate", "").toLowerCase(Locale.ROOT);
-        List<Clime> climes = new ArrayList<>(Clime.six());
-        climes.add(Clime.DRY);
-        climes.add(Clime.NORTHERN);
+        List<Clime> climes = Clime.eight();
         String names = String.join(", ", climes.stream().map(Clime::name).toList());
         climes.removeIf(clime -> !clime.name().toLowerCase(Locale.ROOT).contains(wanted));
         assertThat(climes)
@@ -56,7 +54,8 @@ class LiveRun {
     private static void tell(Lives.Result lived) {
         lived.told().forEach(System.out::println);
         System.out.printf(
-                "%s: %s; the longest round took %.0f minutes%n", lived.clime(), lived.ends(), lived.longestRound());
+                "%s: %s; the longest round took %.0f minutes, %d were cut short%n",
+                lived.clime(), lived.ends(), lived.longestRound(), lived.cutShort());
         Case.byKind(lived.cases()).forEach((what, cases) -> {
             System.out.println("  " + what + ": " + cases.size() + " times");
             cases.stream().limit(3).forEach(one -> System.out.println("    " + one));

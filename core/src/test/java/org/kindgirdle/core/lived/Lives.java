@@ -1,7 +1,6 @@
 package org.kindgirdle.core.lived;
 
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -17,7 +16,6 @@ import org.kindgirdle.core.truth.Luck;
 final class Lives {
 
     private static final int YEARS = 3;
-    private static final String STILL_THERE = "neither released nor lost in time";
 
     private Lives() {}
 
@@ -29,6 +27,7 @@ final class Lives {
      * @param cases of what must never happen
      * @param told the story of the layer that was asked for
      * @param longestRound minutes that the follower's layers took on one day, at most
+     * @param cutShort days on which the follower ran out of minutes
      */
     record Result(
             String clime,
@@ -39,7 +38,8 @@ final class Lives {
             Map<String, Integer> ends,
             List<Case> cases,
             List<String> told,
-            double longestRound) {}
+            double longestRound,
+            int cutShort) {}
 
     /**
      * @param which layers of the nursery live, by number
@@ -56,9 +56,9 @@ final class Lives {
         List<Case> cases = new ArrayList<>();
         List<String> told = new ArrayList<>();
         Map<String, Kind> kinds = new HashMap<>();
-        List<Grower> followers = new ArrayList<>();
-        List<Grower> knowing = new ArrayList<>();
-        List<Grower> calendar = new ArrayList<>();
+        Team followers = new Team();
+        Team knowing = new Team();
+        Team calendar = new Team();
         for (Beginning begun : Beginning.of(nursery, world)) {
             if (!which.test(begun.number())) {
                 continue;
@@ -69,55 +69,36 @@ final class Lives {
             Luck rounds = world.of(-1);
             @Nullable List<String> listens = begun.number() == story ? told : null;
             followers.add(new Follower(
-                    new Plant(begun, kind, world, nursery), nursery, rounds, new Watch(begun, cases, listens)));
-            knowing.add(new Knowing(new Plant(begun, kind, world, nursery), nursery, rounds));
-            calendar.add(new ByCalendar(new Plant(begun, kind, world, nursery), nursery, rounds));
+                    new Plant(begun, kind, world, nursery),
+                    nursery,
+                    followers.hands(),
+                    rounds,
+                    new Watch(begun, cases, listens)));
+            knowing.add(new Knowing(new Plant(begun, kind, world, nursery), nursery, knowing.hands(), rounds));
+            calendar.add(new ByCalendar(new Plant(begun, kind, world, nursery), nursery, calendar.hands(), rounds));
         }
-        List<Grower> all = new ArrayList<>(followers);
-        all.addAll(knowing);
-        all.addAll(calendar);
-        double longest = 0;
+        List<Team> teams = List.of(followers, knowing, calendar);
         LocalDate first = nursery.today();
         for (LocalDate day = first;
-                all.stream().anyMatch(one -> !one.isOver()) && day.getYear() < Nursery.FIRST_YEAR + 5;
+                teams.stream().anyMatch(team -> !team.isOver()) && day.getYear() < Nursery.FIRST_YEAR + 5;
                 day = day.plusDays(1)) {
             nursery.dawn(day);
-            for (Grower one : all) {
-                live(one, day, years);
+            for (Team team : teams) {
+                team.live(day, years);
             }
-            longest = Math.max(
-                    longest, followers.stream().mapToDouble(Grower::takeMinutes).sum());
         }
         Map<String, Integer> ends = new TreeMap<>();
-        followers.forEach(one -> ends.merge(one.isOver() ? one.end() : STILL_THERE, 1, Integer::sum));
+        followers.layers().forEach(one -> ends.merge(one.isOver() ? one.end() : Team.STILL_THERE, 1, Integer::sum));
         return new Result(
                 clime.name(),
-                followers.size(),
-                released(followers),
-                released(knowing),
-                released(calendar),
+                followers.layers().size(),
+                followers.released(),
+                knowing.released(),
+                calendar.released(),
                 ends,
                 cases,
                 told,
-                longest);
-    }
-
-    private static void live(Grower one, LocalDate day, int years) {
-        if (one.isOver()) {
-            return;
-        }
-        long age = ChronoUnit.DAYS.between(one.plant.begun.on(), day);
-        if (age > 365L * years) {
-            one.lose(STILL_THERE);
-        } else if (age >= 0) {
-            one.day(day);
-        }
-        if (!one.isOver()) {
-            one.plant.pass(one.nursery, day);
-        }
-    }
-
-    private static int released(List<Grower> some) {
-        return (int) some.stream().filter(Grower::released).count();
+                followers.longest(),
+                followers.cutShort());
     }
 }

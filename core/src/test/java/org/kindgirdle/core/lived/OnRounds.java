@@ -7,8 +7,8 @@ import org.kindgirdle.core.truth.Young;
 /** Somebody who asks no software: sees a dead plant at once, and works on the rounds only. */
 abstract class OnRounds extends Grower {
 
-    OnRounds(Plant plant, Nursery nursery, Luck rounds) {
-        super(plant, nursery, rounds);
+    OnRounds(Plant plant, Nursery nursery, Hands hands, Luck rounds) {
+        super(plant, nursery, hands, rounds);
     }
 
     @Override
@@ -19,7 +19,7 @@ abstract class OnRounds extends Grower {
             return;
         }
         passes();
-        if (!isRound(today)) {
+        if (!isRound(today) || !hands.haveTime()) {
             return;
         }
         if (young == null) {

@@ -126,7 +126,12 @@ final class Watch {
         LayerContext known = context;
         if (what instanceof LayerRecord.Severed && known != null && before != null) {
             double kill = known.rootKillC(before.state().stage());
-            if (known.seasons().isHardFrost(day, kill) && !job.code().equals(NextStep.RESCUE.name())) {
+            Seasons seasons = known.seasons();
+            // what dies out there is taken in under cover when it is found; but nobody waits with it till then
+            boolean foundInIt =
+                    job.code().equals(NextStep.SEVER_TO_COVER.name()) && seasons.isHardFrost(job.from(), kill);
+            boolean off = job.code().equals(NextStep.RESCUE.name());
+            if (seasons.isHardFrost(day, kill) && !foundInIt && !off) {
                 add(Never.CUT_IN_HARD_FROST, job.toString());
             }
         }

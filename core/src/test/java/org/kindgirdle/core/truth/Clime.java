@@ -90,6 +90,14 @@ public record Clime(
         return List.of(LOWLAND, MONSOON, SUBTROPICAL, CONTINENTAL, MARITIME, TEMPERATE);
     }
 
+    /** Those and the two that nothing was tuned in. */
+    public static List<Clime> eight() {
+        List<Clime> all = new ArrayList<>(six());
+        all.add(DRY);
+        all.add(NORTHERN);
+        return all;
+    }
+
     public Clime {
         minC = List.copyOf(minC);
         maxC = List.copyOf(maxC);
