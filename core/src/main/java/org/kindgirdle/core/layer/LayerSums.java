@@ -238,13 +238,19 @@ final class LayerSums {
         return growingDays(rescored, day, wanted) < wanted || !lastLook().isAfter(rescored);
     }
 
-    /** A warm week loosens the bark before its time; a cool one in the season of growth does not fasten it again. */
+    /**
+     * A warm week loosens the bark before its time; a cool one in the season of growth does not fasten it again. In spring a
+     * ring may be cut anew from when one may be set: the frosts of a late spring keep nobody from either.
+     */
     private boolean slips(LocalDate day, @Nullable Integer frost) {
         double opens = context.species().opensAtMeanC();
-        return (context.climate().sevenDayMeanC(day) > opens
-                        || context.climate().normalOn(day.getDayOfYear()).meanC() > opens)
-                && !context.seasons().isLeafless(day)
-                && (frost == null || frost >= rules.count(NEAR_DAYS));
+        boolean isWarm = context.climate().sevenDayMeanC(day) > opens
+                || context.climate().normalOn(day.getDayOfYear()).meanC() > opens;
+        boolean isFarFromFrost = frost == null
+                || frost >= rules.count(NEAR_DAYS)
+                || context.seasons().isLastFrostAhead(day)
+                        && !day.isBefore(windows().lastFrostOn(day));
+        return isWarm && isFarFromFrost && !context.seasons().isLeafless(day);
     }
 
     /** Looks in growth since the stage last rose; the ring itself counts as the first stage. */

@@ -254,9 +254,7 @@ public final class SettingWindows {
      */
     public Optional<LocalDate> againAhead(LocalDate start, boolean coverAtHand) {
         LocalDate opens = opensOn(start).orElse(null);
-        LocalDate frost = climate.frosts()
-                .map(frosts -> frosts.nextLastLate(years.startOf(start)))
-                .orElse(start);
+        LocalDate frost = lastFrostOn(start);
         LocalDate warm = opens == null || opens.isBefore(frost) ? frost : opens;
         LocalDate first =
                 leafless != null && leafless.includes(warm) ? DaysOfYear.onOrAfter(leafless.to(), warm) : warm;
@@ -297,8 +295,8 @@ public final class SettingWindows {
         return years.opensOn(start);
     }
 
-    /** The last frost of the growing year; where no frost comes its first day. */
-    LocalDate lastFrostOn(LocalDate start) {
+    /** The mean last frost of the growing year, after which rings may be cut; where no frost comes its first day. */
+    public LocalDate lastFrostOn(LocalDate start) {
         return years.lastFrostOn(start);
     }
 
