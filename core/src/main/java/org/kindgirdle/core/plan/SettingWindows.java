@@ -38,6 +38,9 @@ public final class SettingWindows {
 
     private static final int WITHIN_A_YEAR = 365;
 
+    /** What is worth a new ring on one day is worth it for so many more, days. */
+    private static final int AGAIN_DAYS = 14;
+
     private final HouseRules rules;
     private final PlaceClimate climate;
     private final RootingTime time;
@@ -231,7 +234,9 @@ public final class SettingWindows {
 
     /**
      * Probability of a full ball in time if a layer is ringed again on a day: by the deadline, or where there is none
-     * within a year. It is 0 while the window is closed: too early, or past the deadline.
+     * within a year. It is 0 while the window is closed: too early, or past the deadline. It goes by a usual year, for no
+     * day's weather is to take back what was said the day before, and by the best day of the last two weeks, so that what
+     * is worth a ring stays so for long enough to be done.
      *
      * @param coverAtHand then what is full when growth stops can still be taken in
      */
@@ -239,13 +244,26 @@ public final class SettingWindows {
         if (isTooEarly(start) || isBarkTight(start)) {
             return 0;
         }
-        Optional<LocalDate> deadline = deadline(start);
-        double inTime =
-                deadline.map(by -> readyP(start, by)).orElseGet(() -> readyP(start, start.plusDays(WITHIN_A_YEAR)));
-        if (!coverAtHand || growthStops == null || deadline.isEmpty()) {
+        LocalDate opens = againFrom(start).orElse(start);
+        LocalDate lately = start.minusDays(AGAIN_DAYS);
+        LocalDate from = lately.isBefore(opens) ? opens.isAfter(start) ? start : opens : lately;
+        LocalDate usual = from.plusYears(1);
+        double inTime = deadline(usual)
+                .map(by -> readyP(usual, by))
+                .orElseGet(() -> readyP(usual, usual.plusDays(WITHIN_A_YEAR)));
+        if (!coverAtHand || growthStops == null || deadline(usual).isEmpty()) {
             return inTime;
         }
-        return Math.max(inTime, readyP(start, DaysOfYear.onOrAfter(growthStops, years.startOf(start))));
+        return Math.max(inTime, readyP(usual, DaysOfYear.onOrAfter(growthStops, years.startOf(usual))));
+    }
+
+    /** The first day of a growing year on which rings may be cut anew; empty where it never is warm enough. */
+    private Optional<LocalDate> againFrom(LocalDate start) {
+        LocalDate frost = lastFrostOn(start);
+        return opensOn(start)
+                .map(opens -> opens.isBefore(frost) ? frost : opens)
+                .map(warm ->
+                        leafless != null && leafless.includes(warm) ? DaysOfYear.onOrAfter(leafless.to(), warm) : warm);
     }
 
     /**
@@ -253,12 +271,8 @@ public final class SettingWindows {
      * then has a fair chance to be in time; else empty. No bark slips before the leaves are out.
      */
     public Optional<LocalDate> againAhead(LocalDate start, boolean coverAtHand) {
-        LocalDate opens = opensOn(start).orElse(null);
-        LocalDate frost = lastFrostOn(start);
-        LocalDate warm = opens == null || opens.isBefore(frost) ? frost : opens;
-        LocalDate first =
-                leafless != null && leafless.includes(warm) ? DaysOfYear.onOrAfter(leafless.to(), warm) : warm;
-        if (opens == null || !start.isBefore(first)) {
+        LocalDate first = againFrom(start).orElse(null);
+        if (first == null || !start.isBefore(first)) {
             return Optional.empty();
         }
         boolean soon = ChronoUnit.DAYS.between(start, first) <= rules.count(AHEAD_DAYS);
