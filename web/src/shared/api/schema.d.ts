@@ -1556,22 +1556,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/sums/learned-times": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["taught"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/v1/sums/medium": {
         parameters: {
             query?: never;
@@ -1822,22 +1806,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["take"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/windows": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["window"];
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2651,10 +2619,6 @@ export interface components {
             /** @enum {string} */
             shelter: "OPEN_SUN" | "OPEN_SHADE" | "TUNNEL_SHADE" | "MIST_TENT";
         };
-        IntervalQuery: {
-            high?: number | null;
-            low: number;
-        };
         JobOnRound: {
             alsoDo: string[];
             /** Format: date */
@@ -2995,16 +2959,6 @@ export interface components {
             /** Format: int64 */
             placeId: number;
             speciesCode: string;
-        };
-        LearnedTimeView: {
-            /** Format: double */
-            medianThermalDays: number;
-            /** Format: double */
-            mu: number;
-            /** Format: int32 */
-            records: number;
-            /** Format: double */
-            sigma: number;
         };
         LedgerFigure: {
             /** Format: double */
@@ -4619,10 +4573,6 @@ export interface components {
             cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
             /** @enum {string} */
             work: "REWET" | "REWRAP" | "RELIEVE" | "CUT_BRIDGE" | "CLEAN_OUT" | "PROTECT" | "RESCORE" | "VENT" | "TREAT_PESTS" | "COVER" | "LOOSEN_TIE" | "UPSIZE" | "SOAK" | "NEXT_SEASON" | "PROP" | "REST_TIP" | "CHANGE_WATER" | "TIDY_STUB" | "CARRY_OVER" | "HOLD_SPRING" | "HOLD_FRUIT" | "HOLD_DORMANT";
-        };
-        TimeQuery: {
-            d50ThermalDays: number;
-            intervals: components["schemas"]["IntervalQuery"][];
         };
         ToPot: {
             code: string;
@@ -8729,39 +8679,6 @@ export interface operations {
             };
         };
     };
-    taught: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TimeQuery"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["LearnedTimeView"];
-                };
-            };
-            /** @description A refusal, explained */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     medium: {
         parameters: {
             query?: never;
@@ -9377,40 +9294,6 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Imported"];
-                };
-            };
-            /** @description A refusal, explained */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    window: {
-        parameters: {
-            query: {
-                motherId: number;
-                recipeId: number;
-                startOn: string;
-                wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["SettingWindow"];
                 };
             };
             /** @description A refusal, explained */

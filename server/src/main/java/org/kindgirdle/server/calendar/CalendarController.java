@@ -29,7 +29,7 @@ class CalendarController {
 
     private final Addresses addresses;
     private final Agenda agenda;
-    private final Told told;
+    private final ToldEntries told;
     private final Nursery nursery;
     private final Reprojection reprojection;
     private final String publicAddress;
@@ -37,7 +37,7 @@ class CalendarController {
     CalendarController(
             Addresses addresses,
             Agenda agenda,
-            Told told,
+            ToldEntries told,
             Nursery nursery,
             Reprojection reprojection,
             @Value("${kindgirdle.public-address:}") String publicAddress) {
@@ -90,7 +90,7 @@ class CalendarController {
     public ResponseEntity<String> feed(@PathVariable String token) {
         addresses.owner(token).orElseThrow(() -> ProblemException.notFound("calendar", "at this address"));
         reprojection.turnDay();
-        List<Told.ToldEntry> entries = told.tell(agenda.ahead());
+        List<ToldEntries.ToldEntry> entries = told.tell(agenda.ahead());
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_TYPE, "text/calendar; charset=utf-8")
                 .header(HttpHeaders.CACHE_CONTROL, "private, no-store")

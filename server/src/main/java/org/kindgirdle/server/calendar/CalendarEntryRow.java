@@ -28,11 +28,12 @@ class CalendarEntryRow {
 
     protected CalendarEntryRow() {}
 
-    Told.ToldEntry told() {
-        return new Told.ToldEntry(new Entry(uid, fromDay, toDay, summary, description), sequence, changedAt, cancelled);
+    ToldEntries.ToldEntry told() {
+        return new ToldEntries.ToldEntry(
+                new Entry(uid, fromDay, toDay, summary, description), sequence, changedAt, cancelled);
     }
 
-    void tell(Told.ToldEntry told) {
+    void tell(ToldEntries.ToldEntry told) {
         fromDay = told.entry().from();
         toDay = told.entry().to();
         summary = told.entry().summary();

@@ -31,7 +31,7 @@ final class Feed {
     private Feed() {}
 
     /** @param domain that makes its ids unique in the world */
-    static String of(String name, String domain, List<Told.ToldEntry> entries) {
+    static String of(String name, String domain, List<ToldEntries.ToldEntry> entries) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Kind Girdle//Calendar//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
@@ -39,13 +39,13 @@ final class Feed {
         calendar.add(ImmutableMethod.PUBLISH);
         calendar.add(new Name(name));
         calendar.add(new RefreshInterval(new ParameterList(List.of(Value.DURATION)), REFRESH));
-        for (Told.ToldEntry told : entries) {
+        for (ToldEntries.ToldEntry told : entries) {
             calendar.add(event(told, domain));
         }
         return calendar.toString();
     }
 
-    private static VEvent event(Told.ToldEntry told, String domain) {
+    private static VEvent event(ToldEntries.ToldEntry told, String domain) {
         Entry entry = told.entry();
         VEvent event = new VEvent(false);
         event.add(new Uid(entry.uid() + "@" + domain));

@@ -40,7 +40,7 @@ import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
-import org.kindgirdle.server.journal.Loading;
+import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.learn.TrialSlots;
@@ -60,12 +60,12 @@ class DemoLives {
     private static final int MAX_DEEDS = 4;
 
     private final Snapshots snapshots;
-    private final Loading loading;
+    private final JournalIntake journalIntake;
     private final TrialSlots slots;
 
-    DemoLives(Snapshots snapshots, Loading loading, TrialSlots slots) {
+    DemoLives(Snapshots snapshots, JournalIntake journalIntake, TrialSlots slots) {
         this.snapshots = snapshots;
-        this.loading = loading;
+        this.journalIntake = journalIntake;
         this.slots = slots;
     }
 
@@ -103,7 +103,7 @@ class DemoLives {
         final Random random;
         final List<LayerEvent> events = new ArrayList<>();
         /** what was said after each record, by its number, while the ball filled */
-        final Map<Integer, Loading.Dates> said = new HashMap<>();
+        final Map<Integer, JournalIntake.Dates> said = new HashMap<>();
 
         /** what its looks leave, so that it is worked out once a look and not once a day */
         @Nullable
@@ -148,8 +148,8 @@ class DemoLives {
     }
 
     private void write(List<Life> lives, long personId) {
-        List<String> codes = loading.load(lives.stream()
-                .map(life -> new Loading.Whole(
+        List<String> codes = journalIntake.load(lives.stream()
+                .map(life -> new JournalIntake.Whole(
                         null,
                         life.batchId,
                         life.motherId,
@@ -170,9 +170,10 @@ class DemoLives {
         slots.fill(filled);
     }
 
-    private static Loading.Noted noted(Life life, int number, long personId) {
+    private static JournalIntake.Noted noted(Life life, int number, long personId) {
         LayerEvent event = life.events.get(number);
-        return new Loading.Noted(event.id(), event.occurredAt(), personId, event.what(), "", life.said.get(number));
+        return new JournalIntake.Noted(
+                event.id(), event.occurredAt(), personId, event.what(), "", life.said.get(number));
     }
 
     private void set(
@@ -278,7 +279,7 @@ class DemoLives {
 
     private static void sayAfter(Life life, LayerProjection now, LocalDate day) {
         int last = life.events.size() - 1;
-        Loading.Dates dates = Loading.Dates.of(now);
+        JournalIntake.Dates dates = JournalIntake.Dates.of(now);
         if (dates != null && life.events.get(last).on().equals(day)) {
             life.said.put(last, dates);
         }

@@ -9,8 +9,8 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.exchange.RowException.Wrong;
+import org.kindgirdle.server.problem.FileValues;
 import org.kindgirdle.server.problem.ProblemException;
-import org.kindgirdle.server.problem.Readable;
 import org.kindgirdle.server.problem.Violation;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -217,7 +217,7 @@ final class BeanTable<T extends Record> implements Table {
             try {
                 return json.treeToValue(tree, type);
             } catch (JacksonException unreadable) {
-                Violation why = Readable.violation(unreadable);
+                Violation why = FileValues.violation(unreadable);
                 throw new RowException(List.of(wrong(why.field(), why.message())));
             }
         }

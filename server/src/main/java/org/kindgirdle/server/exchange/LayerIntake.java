@@ -14,9 +14,9 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.kindgirdle.server.exchange.RowException.Wrong;
-import org.kindgirdle.server.journal.Lives;
-import org.kindgirdle.server.journal.Loading;
+import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.journal.NurserySnapshot;
+import org.kindgirdle.server.journal.WholeJournals;
 import org.kindgirdle.server.time.BusinessClock;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -61,8 +61,8 @@ final class LayerIntake implements Table.Intake {
 
     /** What the rows refer to, and where they go. */
     record House(
-            Lives lives,
-            Loading loading,
+            WholeJournals journals,
+            JournalIntake journalIntake,
             NurserySnapshot nursery,
             Ref.Known mothers,
             Ref.Known limbs,
@@ -155,15 +155,15 @@ final class LayerIntake implements Table.Intake {
                 codes.add(row.code());
             }
         });
-        Map<UUID, String> bySet = house.lives.layersOf(setIds);
+        Map<UUID, String> bySet = house.journals.layersOf(setIds);
         codes.addAll(bySet.values());
-        Map<String, Lives.Life> here = new HashMap<>();
-        house.lives.of(codes).forEach(life -> here.put(life.code(), life));
-        List<Loading.Whole> fresh = new ArrayList<>();
-        List<Loading.More> more = new ArrayList<>();
+        Map<String, WholeJournals.Life> here = new HashMap<>();
+        house.journals.of(codes).forEach(life -> here.put(life.code(), life));
+        List<JournalIntake.Whole> fresh = new ArrayList<>();
+        List<JournalIntake.More> more = new ArrayList<>();
         for (LayerRows.Row row : good) {
             String code = row.code() != null ? row.code() : bySet.get(row.setId());
-            Lives.Life life = code == null ? null : here.get(code);
+            WholeJournals.Life life = code == null ? null : here.get(code);
             if (life == null) {
                 add(row, fresh);
             } else {
@@ -172,15 +172,15 @@ final class LayerIntake implements Table.Intake {
         }
         if (tally.keeps()) {
             if (!fresh.isEmpty()) {
-                house.loading.load(fresh);
+                house.journalIntake.load(fresh);
             }
             if (!more.isEmpty()) {
-                house.loading.append(more);
+                house.journalIntake.append(more);
             }
         }
     }
 
-    private void add(LayerRows.Row row, List<Loading.Whole> fresh) {
+    private void add(LayerRows.Row row, List<JournalIntake.Whole> fresh) {
         String species = RowCells.text(row.cells(), LayerTable.SPECIES);
         String here = house.nursery.mother(row.motherId()).speciesCode();
         if (species == null || species.equals(here)) {
@@ -197,7 +197,7 @@ final class LayerIntake implements Table.Intake {
         }
     }
 
-    private void compare(LayerRows.Row row, Lives.Life life, List<Loading.More> more) {
+    private void compare(LayerRows.Row row, WholeJournals.Life life, List<JournalIntake.More> more) {
         ObjectNode known = house.digests.of(life);
         if (known == null) {
             tally.wrong(row.line(), List.of(new Wrong("", "", "Layer " + life.code() + " was taken back here.")));
@@ -229,14 +229,14 @@ final class LayerIntake implements Table.Intake {
             tally.wrong(row.line(), other);
             return;
         }
-        List<Loading.Noted> records = row.deeds().stream()
+        List<JournalIntake.Noted> records = row.deeds().stream()
                 .filter(deed -> added.contains(deed.column()))
                 .map(deed -> noted(row, deed))
                 .toList();
         if (records.isEmpty()) {
             tally.count(Table.Fate.SAME);
         } else {
-            more.add(new Loading.More(life.code(), records));
+            more.add(new JournalIntake.More(life.code(), records));
             tally.count(Table.Fate.CHANGED);
         }
     }
@@ -247,16 +247,16 @@ final class LayerIntake implements Table.Intake {
                 : one.asString().equals(other.asString());
     }
 
-    private Loading.Whole whole(LayerRows.Row row) {
-        List<Loading.Noted> records = new ArrayList<>();
+    private JournalIntake.Whole whole(LayerRows.Row row) {
+        List<JournalIntake.Noted> records = new ArrayList<>();
         Instant at = at(LocalDate.parse(row.cells().get(LayerTable.SET_ON).asString()), 0);
-        records.add(
-                new Loading.Noted(row.setId(), at, now, clockOffsetDays, personId, null, row.set(), row.note(), null));
+        records.add(new JournalIntake.Noted(
+                row.setId(), at, now, clockOffsetDays, personId, null, row.set(), row.note(), null));
         row.deeds().forEach(deed -> records.add(noted(row, deed)));
         UUID batch = LayerRows.id(
                 "batch",
                 row.motherId() + "/" + row.recipe().id() + "/" + row.cells().get(LayerTable.SET_ON));
-        return new Loading.Whole(
+        return new JournalIntake.Whole(
                 row.code(),
                 batch,
                 row.motherId(),
@@ -266,8 +266,8 @@ final class LayerIntake implements Table.Intake {
                 records);
     }
 
-    private Loading.Noted noted(LayerRows.Row row, LayerRows.Deed deed) {
-        return new Loading.Noted(
+    private JournalIntake.Noted noted(LayerRows.Row row, LayerRows.Deed deed) {
+        return new JournalIntake.Noted(
                 LayerRows.id(deed.column(), row.setId().toString()),
                 at(deed.on(), 1 + row.deeds().indexOf(deed)),
                 now,

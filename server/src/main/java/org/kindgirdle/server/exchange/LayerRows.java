@@ -21,7 +21,7 @@ import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Wood;
-import org.kindgirdle.server.journal.Loading;
+import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.nursery.RecipeView;
 import tools.jackson.databind.JsonNode;
@@ -237,7 +237,7 @@ final class LayerRows {
     private void checkOrder(List<Deed> deeds, LocalDate setOn) {
         LocalDate before = setOn;
         String last = LayerTable.SET_ON;
-        LocalDate earliest = today.minusYears(Loading.MAX_YEARS_BACK);
+        LocalDate earliest = today.minusYears(JournalIntake.MAX_YEARS_BACK);
         if (setOn.isBefore(earliest) || setOn.isAfter(today)) {
             throw new RowException(LayerTable.SET_ON, "It must be from " + earliest + " to today, " + today + ".");
         }

@@ -15,10 +15,10 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LossCause;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.pot.FirstMedium;
-import org.kindgirdle.server.journal.Lives;
-import org.kindgirdle.server.journal.Loading;
+import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.journal.WholeJournals;
 import org.kindgirdle.server.nursery.Mothers;
 import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.security.CurrentPerson;
@@ -29,7 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Layers, one a row, with their lives in brief: what a nursery that kept a spreadsheet has. Everything that was recorded
+ * Layers, one a row, with their journals in brief: what a nursery that kept a spreadsheet has. Everything that was recorded
  * of them is in the records.
  */
 @Component
@@ -65,8 +65,8 @@ class LayerTable implements Table {
 
     private static final List<Column> COLUMNS = columnsOf();
 
-    private final Lives lives;
-    private final Loading loading;
+    private final WholeJournals journals;
+    private final JournalIntake journalIntake;
     private final Snapshots snapshots;
     private final Refs refs;
     private final Mothers mothers;
@@ -77,8 +77,8 @@ class LayerTable implements Table {
     private final JsonMapper json;
 
     LayerTable(
-            Lives lives,
-            Loading loading,
+            WholeJournals journals,
+            JournalIntake journalIntake,
             Snapshots snapshots,
             Refs refs,
             Mothers mothers,
@@ -87,8 +87,8 @@ class LayerTable implements Table {
             CurrentPerson person,
             BusinessClock clock,
             JsonMapper json) {
-        this.lives = lives;
-        this.loading = loading;
+        this.journals = journals;
+        this.journalIntake = journalIntake;
         this.snapshots = snapshots;
         this.refs = refs;
         this.mothers = mothers;
@@ -153,7 +153,7 @@ class LayerTable implements Table {
     @Override
     public void write(Consumer<List<@Nullable JsonNode>> to) {
         Digests digests = new Digests();
-        lives.each(life -> {
+        journals.each(life -> {
             ObjectNode row = digests.of(life);
             if (row != null) {
                 List<@Nullable JsonNode> values = new ArrayList<>();
@@ -172,8 +172,8 @@ class LayerTable implements Table {
 
     private LayerIntake.House house() {
         return new LayerIntake.House(
-                lives,
-                loading,
+                journals,
+                journalIntake,
                 snapshots.take(),
                 refs.mothers().now(),
                 refs.limbs().now(),
@@ -189,9 +189,9 @@ class LayerTable implements Table {
 
         /** Null if the layer was taken back. */
         @Nullable
-        ObjectNode of(Lives.Life life) {
+        ObjectNode of(WholeJournals.Life life) {
             Set<UUID> counting = Replay.counting(
-                    life.entries().stream().map(Lives.Entry::event).toList());
+                    life.entries().stream().map(WholeJournals.Entry::event).toList());
             ObjectNode row = json.createObjectNode();
             var mother = nursery.mother(life.motherId());
             row.put(CODE, life.code());
@@ -204,7 +204,7 @@ class LayerTable implements Table {
             if (life.limbId() != null) {
                 row.put(LIMB, limbs.name(life.limbId()));
             }
-            for (Lives.Entry entry : life.entries()) {
+            for (WholeJournals.Entry entry : life.entries()) {
                 if (counting.contains(entry.event().id())) {
                     say(row, entry.event().what(), entry.event().on(), entry.note());
                 }

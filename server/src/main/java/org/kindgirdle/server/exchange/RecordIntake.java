@@ -14,9 +14,9 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.exchange.RowException.Wrong;
-import org.kindgirdle.server.journal.Lives;
-import org.kindgirdle.server.journal.Loading;
+import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.journal.RecordKind;
+import org.kindgirdle.server.journal.WholeJournals;
 import org.kindgirdle.server.time.BusinessClock;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -44,8 +44,8 @@ final class RecordIntake implements Table.Intake {
 
     /** What the rows refer to, and where they go. */
     record House(
-            Lives lives,
-            Loading loading,
+            WholeJournals journals,
+            JournalIntake journalIntake,
             Ref.Known people,
             Ref.Known places,
             Ref.Known mothers,
@@ -57,7 +57,7 @@ final class RecordIntake implements Table.Intake {
             long line,
             String layer,
             RecordKind kind,
-            Loading.Noted noted,
+            JournalIntake.Noted noted,
             @Nullable Setting setting) {}
 
     private record Setting(
@@ -75,7 +75,7 @@ final class RecordIntake implements Table.Intake {
         this.personId = personId;
         this.latest = clock.now();
         this.earliest = clock.today()
-                .minusYears(Loading.MAX_YEARS_BACK)
+                .minusYears(JournalIntake.MAX_YEARS_BACK)
                 .atStartOfDay(clock.zone())
                 .toInstant();
         this.now = clock.systemNow();
@@ -103,10 +103,10 @@ final class RecordIntake implements Table.Intake {
     public void finish() {
         Set<String> codes = new HashSet<>();
         held.values().forEach(row -> codes.add(row.layer));
-        Map<UUID, String> here = house.lives.layersOf(held.keySet());
+        Map<UUID, String> here = house.journals.layersOf(held.keySet());
         codes.addAll(here.values());
-        Map<String, Lives.Life> layers = new HashMap<>();
-        house.lives.of(codes).forEach(life -> layers.put(life.code(), life));
+        Map<String, WholeJournals.Life> layers = new HashMap<>();
+        house.journals.of(codes).forEach(life -> layers.put(life.code(), life));
         Map<String, List<Row>> fresh = new LinkedHashMap<>();
         Map<String, List<Row>> more = new LinkedHashMap<>();
         for (Row row : held.values()) {
@@ -133,7 +133,7 @@ final class RecordIntake implements Table.Intake {
     }
 
     private void write(Map<String, List<Row>> fresh, Map<String, List<Row>> more) {
-        List<Loading.Whole> whole = new ArrayList<>();
+        List<JournalIntake.Whole> whole = new ArrayList<>();
         fresh.forEach((code, rows) -> {
             Setting setting = rows.stream()
                     .map(Row::setting)
@@ -150,10 +150,10 @@ final class RecordIntake implements Table.Intake {
                 return;
             }
             begun.add(code);
-            List<Loading.Noted> records =
+            List<JournalIntake.Noted> records =
                     new ArrayList<>(rows.stream().map(Row::noted).toList());
             records.sort((a, b) -> a.at().compareTo(b.at()));
-            whole.add(new Loading.Whole(
+            whole.add(new JournalIntake.Whole(
                     code,
                     setting.batchId,
                     setting.motherId,
@@ -166,19 +166,19 @@ final class RecordIntake implements Table.Intake {
             return;
         }
         if (!whole.isEmpty()) {
-            house.loading.load(whole);
+            house.journalIntake.load(whole);
         }
         if (!more.isEmpty()) {
-            house.loading.append(more.entrySet().stream()
-                    .map(one -> new Loading.More(
+            house.journalIntake.append(more.entrySet().stream()
+                    .map(one -> new JournalIntake.More(
                             one.getKey(),
                             one.getValue().stream().map(Row::noted).toList()))
                     .toList());
         }
     }
 
-    private void compare(Row row, String layer, Lives.@Nullable Life life) {
-        Lives.Entry known = life == null
+    private void compare(Row row, String layer, WholeJournals.@Nullable Life life) {
+        WholeJournals.Entry known = life == null
                 ? null
                 : life.entries().stream()
                         .filter(entry -> entry.event().id().equals(row.noted.id()))
@@ -216,7 +216,7 @@ final class RecordIntake implements Table.Intake {
         String recordedAt = RowCells.text(cells, RecordTable.RECORDED_AT);
         String by = RowCells.text(cells, RecordTable.BY);
         String corrects = RowCells.text(cells, RecordTable.CORRECTS);
-        Loading.Noted noted = new Loading.Noted(
+        JournalIntake.Noted noted = new JournalIntake.Noted(
                 UUID.fromString(RowCells.need(cells, RecordTable.ID)),
                 at,
                 recordedAt == null ? now : Instant.parse(recordedAt),
@@ -229,11 +229,11 @@ final class RecordIntake implements Table.Intake {
         return new Row(line, layer, kind, noted, kind == RecordKind.SET ? setting(cells) : null);
     }
 
-    private static Loading.@Nullable Dates said(ObjectNode cells) {
+    private static JournalIntake.@Nullable Dates said(ObjectNode cells) {
         LocalDate q10 = RowCells.date(cells, RecordTable.READY10_ON);
         LocalDate q50 = RowCells.date(cells, RecordTable.READY50_ON);
         LocalDate q90 = RowCells.date(cells, RecordTable.READY90_ON);
-        return q10 == null && q50 == null && q90 == null ? null : new Loading.Dates(q10, q50, q90);
+        return q10 == null && q50 == null && q90 == null ? null : new JournalIntake.Dates(q10, q50, q90);
     }
 
     private Setting setting(ObjectNode cells) {
@@ -271,6 +271,6 @@ final class RecordIntake implements Table.Intake {
                 tree.putArray(place.field());
             }
         }
-        return RowCells.record(json, tree, Lives.type(kind));
+        return RowCells.record(json, tree, WholeJournals.type(kind));
     }
 }

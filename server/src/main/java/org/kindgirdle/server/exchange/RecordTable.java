@@ -7,9 +7,9 @@ import java.util.Map;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerRecord;
-import org.kindgirdle.server.journal.Lives;
-import org.kindgirdle.server.journal.Loading;
+import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.journal.RecordKind;
+import org.kindgirdle.server.journal.WholeJournals;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Component;
@@ -42,8 +42,8 @@ class RecordTable implements Table {
     static final String RECIPE = "recipe";
     static final String RECIPE_VERSION = "recipe_version";
 
-    private final Lives lives;
-    private final Loading loading;
+    private final WholeJournals journals;
+    private final JournalIntake journalIntake;
     private final Refs refs;
     private final CurrentPerson person;
     private final BusinessClock clock;
@@ -51,15 +51,21 @@ class RecordTable implements Table {
     private final Map<RecordKind, List<Shape.Place>> details = new LinkedHashMap<>();
     private final List<Column> columns;
 
-    RecordTable(Lives lives, Loading loading, Refs refs, CurrentPerson person, BusinessClock clock, JsonMapper json) {
-        this.lives = lives;
-        this.loading = loading;
+    RecordTable(
+            WholeJournals journals,
+            JournalIntake journalIntake,
+            Refs refs,
+            CurrentPerson person,
+            BusinessClock clock,
+            JsonMapper json) {
+        this.journals = journals;
+        this.journalIntake = journalIntake;
         this.refs = refs;
         this.person = person;
         this.clock = clock;
         this.json = json;
         for (RecordKind kind : RecordKind.values()) {
-            Class<? extends LayerRecord> type = Lives.type(kind);
+            Class<? extends LayerRecord> type = WholeJournals.type(kind);
             details.put(kind, Shape.of(type).ref("placeId", refs.places()).places());
         }
         this.columns = columnsOf();
@@ -115,7 +121,7 @@ class RecordTable implements Table {
         Ref.Known mothers = refs.mothers().now();
         Ref.Known limbs = refs.limbs().now();
         Ref.Known recipes = refs.recipes().now();
-        lives.each(life -> life.entries().forEach(entry -> {
+        journals.each(life -> life.entries().forEach(entry -> {
             ObjectNode row = json.createObjectNode();
             row.put(ID, entry.event().id().toString());
             row.put(LAYER, life.code());
@@ -165,8 +171,8 @@ class RecordTable implements Table {
     public Intake intake(Tally tally) {
         return new RecordIntake(
                 new RecordIntake.House(
-                        lives,
-                        loading,
+                        journals,
+                        journalIntake,
                         refs.people().now(),
                         refs.places().now(),
                         refs.mothers().now(),

@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.exchange.RowException.Wrong;
-import org.kindgirdle.server.problem.Readable;
+import org.kindgirdle.server.problem.FileValues;
 import org.kindgirdle.server.problem.Violation;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -51,7 +51,7 @@ final class RowCells {
         try {
             return json.treeToValue(tree, type);
         } catch (JacksonException unreadable) {
-            Violation why = Readable.violation(unreadable);
+            Violation why = FileValues.violation(unreadable);
             throw new RowException(Shape.snake(why.field()), sentence(why.message()));
         }
     }

@@ -56,11 +56,18 @@ public class DueLayers {
                 row.job(),
                 day(row.from()),
                 day(row.by()),
-                row.alsoDo().stream()
+                alsoDo(row));
+    }
+
+    /** Thousands of jobs have nothing beside them. */
+    private static List<String> alsoDo(LayerRepository.DueRow row) {
+        return row.alsoDo().isEmpty()
+                ? List.of()
+                : row.alsoDo().stream()
                         .sorted()
                         .map(Enum::name)
                         .filter(code -> !code.equals(row.job()))
-                        .toList());
+                        .toList();
     }
 
     private static LocalDate day(int ofDatabase) {

@@ -72,11 +72,11 @@ class LayerEventRow {
     /** Keeps the dates that were said with it, if they were said on its day: what comes later knew more. */
     void said(LayerProjection projection, LocalDate today) {
         if (onDate.equals(today)) {
-            said(Loading.Dates.of(projection));
+            said(JournalIntake.Dates.of(projection));
         }
     }
 
-    void said(Loading.@Nullable Dates dates) {
+    void said(JournalIntake.@Nullable Dates dates) {
         if (dates != null) {
             ready10On = dates.q10();
             ready50On = dates.q50();

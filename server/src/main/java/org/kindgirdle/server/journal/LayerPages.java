@@ -44,7 +44,7 @@ class LayerPages {
     private final People people;
     private final CurrentPerson person;
     private final Reasons reasons;
-    private final Takings takings;
+    private final TakenFromMothers takenFromMothers;
     private final Words words;
 
     LayerPages(
@@ -57,7 +57,7 @@ class LayerPages {
             People people,
             CurrentPerson person,
             Reasons reasons,
-            Takings takings,
+            TakenFromMothers takenFromMothers,
             Words words) {
         this.layers = layers;
         this.events = events;
@@ -68,7 +68,7 @@ class LayerPages {
         this.people = people;
         this.person = person;
         this.reasons = reasons;
-        this.takings = takings;
+        this.takenFromMothers = takenFromMothers;
         this.words = words;
     }
 
@@ -155,7 +155,7 @@ class LayerPages {
         if (layer.limbId == null || limb == null || layer.phase != LayerPhase.ON_MOTHER) {
             return null;
         }
-        Takings.OnLimb on = takings.onLimb(layer.limbId, nursery);
+        TakenFromMothers.OnLimb on = takenFromMothers.onLimb(layer.limbId, nursery);
         boolean isLittle = BranchLoad.verdict(nursery.rules(), on.utilisation()) == BranchLoad.Verdict.FINE;
         return isLittle || on.balls().size() < 2
                 ? null

@@ -8,8 +8,8 @@ import java.util.stream.Collectors;
 import org.kindgirdle.core.layer.Job;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerRecord;
+import org.kindgirdle.server.problem.FileValues;
 import org.kindgirdle.server.problem.ProblemException;
-import org.kindgirdle.server.problem.Readable;
 import org.kindgirdle.server.problem.Violation;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -45,7 +45,7 @@ class RecordCodec {
         try {
             read = json.treeToValue(details, kind.type());
         } catch (JacksonException refused) {
-            throw ProblemException.invalid(List.of(Readable.violation("details", refused)));
+            throw ProblemException.invalid(List.of(FileValues.violation("details", refused)));
         }
         if (read instanceof LayerRecord.Deferred deferred) {
             List<Violation> unknown = deferred.jobs().stream()

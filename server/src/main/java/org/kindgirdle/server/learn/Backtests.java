@@ -25,7 +25,7 @@ class Backtests {
 
     private final Outcomes outcomes;
     private final Snapshots snapshots;
-    private final Remembered<BacktestView> kept = new Remembered<>();
+    private final ResultsByKey<BacktestView> kept = new ResultsByKey<>();
 
     Backtests(Outcomes outcomes, Snapshots snapshots) {
         this.outcomes = outcomes;

@@ -2,13 +2,8 @@ package org.kindgirdle.server.learn;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.learn.Interval;
 import org.kindgirdle.core.learn.Share;
 import org.kindgirdle.server.command.CommandLedger;
 import org.kindgirdle.server.formats.SeasonSheets;
@@ -121,36 +116,5 @@ class LedgerController {
                     field, rooted, "from 0 to " + set, "No more can have rooted than were set. Look at both numbers.");
         }
         return new Share(rooted, set);
-    }
-
-    /**
-     * Between which thermal days a ball became full.
-     *
-     * @param high left out where it never was seen full
-     */
-    record IntervalQuery(
-            @NotNull @Within(low = 0, high = 1e6) Double low,
-            @Nullable @Within(low = 0, high = 1e6) Double high) {}
-
-    record TimeQuery(
-            @NotNull @Within(low = 1, high = 10_000) Double d50ThermalDays,
-
-            @NotNull @Size(max = 10_000, message = "must have at most {max} entries")
-            List<@NotNull @Valid IntervalQuery> intervals) {}
-
-    /** What intervals of one's own teach, of a plant whose profile has a median. */
-    @PostMapping("/sums/learned-times")
-    ReadyTimes.LearnedTimeView taught(@Valid @RequestBody TimeQuery query) {
-        List<Interval> intervals = new ArrayList<>();
-        for (int i = 0; i < query.intervals().size(); i++) {
-            IntervalQuery one = query.intervals().get(i);
-            Double high = one.high();
-            if (high != null && high <= one.low()) {
-                throw ProblemException.invalid(
-                        "intervals[" + i + "].high", high, "above " + one.low(), "It can't be full before it was not.");
-            }
-            intervals.add(new Interval(one.low(), high == null ? Double.POSITIVE_INFINITY : high));
-        }
-        return times.taught(query.d50ThermalDays(), intervals);
     }
 }

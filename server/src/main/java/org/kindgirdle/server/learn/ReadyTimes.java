@@ -40,7 +40,7 @@ class ReadyTimes {
     private final LearnedTimes settled;
     private final WhatMoves whatMoves;
     private final CurrentPerson person;
-    private final Remembered<ReadyTimesView> kept = new Remembered<>();
+    private final ResultsByKey<ReadyTimesView> kept = new ResultsByKey<>();
 
     ReadyTimes(
             Outcomes outcomes, Snapshots snapshots, LearnedTimes settled, WhatMoves whatMoves, CurrentPerson person) {
@@ -100,9 +100,6 @@ class ReadyTimes {
     record ReadyFit(double median, double sigma, double low, double high) {}
 
     record ReadyPoint(double thermalDays, double profile, double learned) {}
-
-    /** What intervals teach, of a plant whose profile says {@code d50}. */
-    record LearnedTimeView(double mu, double sigma, double medianThermalDays, int records) {}
 
     /**
      * @throws ProblemException if the query is not about one species: thermal days of several are no one time
@@ -214,10 +211,5 @@ class ReadyTimes {
         }
         return LearnedTime.from(nursery.rules(), profile.d50ThermalDays(), intervals)
                 .asRootingTime();
-    }
-
-    LearnedTimeView taught(double d50, List<Interval> intervals) {
-        LearnedTime time = LearnedTime.from(snapshots.take().rules(), d50, intervals);
-        return new LearnedTimeView(time.mu(), time.sigma(), time.medianThermalDays(), time.records());
     }
 }

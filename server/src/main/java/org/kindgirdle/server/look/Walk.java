@@ -84,10 +84,11 @@ public class Walk {
 
     /** What is done beside the job takes its time too. */
     private static double minutes(NurserySnapshot nursery, DueLayers.Due job) {
-        return RoundMinutes.of(nursery.rules(), job.job())
-                + job.alsoDo().stream()
-                        .mapToDouble(also -> RoundMinutes.of(nursery.rules(), also))
-                        .sum();
+        double minutes = RoundMinutes.of(nursery.rules(), job.job());
+        for (String also : job.alsoDo()) {
+            minutes += RoundMinutes.of(nursery.rules(), also);
+        }
+        return minutes;
     }
 
     /** The jobs of a day by place in walking order, at each place the overdue ones first. */

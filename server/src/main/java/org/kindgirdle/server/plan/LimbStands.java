@@ -23,7 +23,7 @@ import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
-import org.kindgirdle.server.journal.Takings;
+import org.kindgirdle.server.journal.TakenFromMothers;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherView;
@@ -38,7 +38,7 @@ public class LimbStands {
 
     private final Snapshots snapshots;
     private final Limbs limbs;
-    private final Takings takings;
+    private final TakenFromMothers takenFromMothers;
     private final LimbWords words;
     private final Words sentences;
     private final MotherRemarks remarks;
@@ -47,14 +47,14 @@ public class LimbStands {
     LimbStands(
             Snapshots snapshots,
             Limbs limbs,
-            Takings takings,
+            TakenFromMothers takenFromMothers,
             LimbWords words,
             Words sentences,
             MotherRemarks remarks,
             CurrentPerson person) {
         this.snapshots = snapshots;
         this.limbs = limbs;
-        this.takings = takings;
+        this.takenFromMothers = takenFromMothers;
         this.words = words;
         this.sentences = sentences;
         this.remarks = remarks;
@@ -68,23 +68,25 @@ public class LimbStands {
      * @param further by the limb's id; their codes are what the sentences call them
      * @return sentences; those that were true before are left out
      */
-    public List<String> newFaults(long motherId, LocalDate setOn, Map<Long, List<Takings.BallOnLimb>> further) {
+    public List<String> newFaults(
+            long motherId, LocalDate setOn, Map<Long, List<TakenFromMothers.BallOnLimb>> further) {
         NurserySnapshot nursery = snapshots.take();
         Format format = new Format(person.units(), nursery.today());
         MotherView mother = nursery.mother(motherId);
-        Map<Long, Takings.OnLimb> taken = takings.onLimbs(motherId, nursery);
+        Map<Long, TakenFromMothers.OnLimb> taken = takenFromMothers.onLimbs(motherId, nursery);
         List<String> faults = new ArrayList<>();
         for (LimbView limb : limbs.of(motherId)) {
-            List<Takings.BallOnLimb> added = further.getOrDefault(Objects.requireNonNull(limb.id()), List.of());
+            List<TakenFromMothers.BallOnLimb> added =
+                    further.getOrDefault(Objects.requireNonNull(limb.id()), List.of());
             if (!added.isEmpty()) {
-                Takings.OnLimb on = taken.getOrDefault(limb.id(), Takings.OnLimb.NOTHING);
+                TakenFromMothers.OnLimb on = taken.getOrDefault(limb.id(), TakenFromMothers.OnLimb.NOTHING);
                 List<LimbRoom.Standing> before = standing(on);
                 LimbRoom.Shape shape = shape(nursery.rules(), limb, on);
                 List<LimbRoom.Standing> after = new ArrayList<>(before);
                 added.forEach(one -> after.add(one.standing()));
                 double load = on.utilisation()
                         + added.stream()
-                                .mapToDouble(Takings.BallOnLimb::utilisation)
+                                .mapToDouble(TakenFromMothers.BallOnLimb::utilisation)
                                 .sum();
                 if (after.size() > 1 && BranchLoad.verdict(nursery.rules(), load) != BranchLoad.Verdict.FINE) {
                     faults.add(sentences.limbLoad(limb.name(), after.size(), load, nursery.rules(), format));
@@ -109,7 +111,7 @@ public class LimbStands {
     /** A limb as it is now, weighed. */
     private record Weighed(
             LimbView limb,
-            Takings.OnLimb on,
+            TakenFromMothers.OnLimb on,
             LimbRoom.Shape shape,
             LimbScore score,
             LimbRoom room,
@@ -145,7 +147,7 @@ public class LimbStands {
         if (all.isEmpty()) {
             return List.of();
         }
-        Map<Long, Takings.OnLimb> taken = takings.onLimbs(mother.id(), nursery);
+        Map<Long, TakenFromMothers.OnLimb> taken = takenFromMothers.onLimbs(mother.id(), nursery);
         SpeciesProfile species = nursery.species(mother.speciesCode()).profile();
         GrowingYears years = years(nursery, mother);
         List<Weighed> weighed = all.stream()
@@ -154,7 +156,7 @@ public class LimbStands {
                         mother,
                         species,
                         limb,
-                        taken.getOrDefault(Objects.requireNonNull(limb.id()), Takings.OnLimb.NOTHING),
+                        taken.getOrDefault(Objects.requireNonNull(limb.id()), TakenFromMothers.OnLimb.NOTHING),
                         years,
                         nursery.today()))
                 .sorted(Comparator.comparing(Weighed::isGone)
@@ -196,7 +198,7 @@ public class LimbStands {
             MotherView mother,
             SpeciesProfile species,
             LimbView limb,
-            Takings.OnLimb on,
+            TakenFromMothers.OnLimb on,
             GrowingYears years,
             LocalDate today) {
         double ballMm = RingAndBall.of(rules, limb.diameterMm(), species.bridgesReadily(), false)
@@ -248,13 +250,13 @@ public class LimbStands {
                 one.on().ever());
     }
 
-    private static List<LimbRoom.Standing> standing(Takings.OnLimb on) {
-        return on.balls().stream().map(Takings.BallOnLimb::standing).toList();
+    private static List<LimbRoom.Standing> standing(TakenFromMothers.OnLimb on) {
+        return on.balls().stream().map(TakenFromMothers.BallOnLimb::standing).toList();
     }
 
-    private static List<StockView.BallOn> balls(LimbLayout layout, List<Takings.BallOnLimb> onLimb) {
+    private static List<StockView.BallOn> balls(LimbLayout layout, List<TakenFromMothers.BallOnLimb> onLimb) {
         Map<String, Double> thick = onLimb.stream()
-                .collect(Collectors.toMap(ball -> ball.standing().code(), Takings.BallOnLimb::ballDiameterMm));
+                .collect(Collectors.toMap(ball -> ball.standing().code(), TakenFromMothers.BallOnLimb::ballDiameterMm));
         List<StockView.BallOn> balls = new ArrayList<>();
         for (LimbLayout.Ball ball : layout.fromTheTip()) {
             balls.add(new StockView.BallOn(
@@ -279,9 +281,9 @@ public class LimbStands {
     }
 
     /** What is left of a limb: as it was measured, less what was cut off with layers since then. */
-    private static LimbRoom.Shape shape(HouseRules rules, LimbView limb, Takings.OnLimb on) {
+    private static LimbRoom.Shape shape(HouseRules rules, LimbView limb, TakenFromMothers.OnLimb on) {
         LimbRoom.Shape shape = new LimbRoom.Shape(limb.lengthMm(), limb.nodes(), limb.leaves());
-        for (Takings.Cut cut : cutSince(limb, on)) {
+        for (TakenFromMothers.Cut cut : cutSince(limb, on)) {
             shape = shape.cutBelow(rules, cut.fromUnionMm());
         }
         return shape;
@@ -294,28 +296,28 @@ public class LimbStands {
     }
 
     /** When a limb that a layer was cut from may be ringed again; null if it may on that day. */
-    private static @Nullable LocalDate againOn(Takings.OnLimb on, GrowingYears years, LocalDate day) {
+    private static @Nullable LocalDate againOn(TakenFromMothers.OnLimb on, GrowingYears years, LocalDate day) {
         LocalDate cutOn = cutOn(on);
         return cutOn == null
                 ? null
                 : years.opensNextYear(cutOn).filter(day::isBefore).orElse(null);
     }
 
-    private static @Nullable LocalDate cutOn(Takings.OnLimb on) {
+    private static @Nullable LocalDate cutOn(TakenFromMothers.OnLimb on) {
         return on.cuts().stream()
-                .map(Takings.Cut::on)
+                .map(TakenFromMothers.Cut::on)
                 .max(Comparator.naturalOrder())
                 .orElse(null);
     }
 
-    private static @Nullable LocalDate cutBackOn(LimbView limb, Takings.OnLimb on) {
+    private static @Nullable LocalDate cutBackOn(LimbView limb, TakenFromMothers.OnLimb on) {
         return cutSince(limb, on).stream()
-                .map(Takings.Cut::on)
+                .map(TakenFromMothers.Cut::on)
                 .max(Comparator.naturalOrder())
                 .orElse(null);
     }
 
-    private static List<Takings.Cut> cutSince(LimbView limb, Takings.OnLimb on) {
+    private static List<TakenFromMothers.Cut> cutSince(LimbView limb, TakenFromMothers.OnLimb on) {
         LocalDate measuredOn = Objects.requireNonNull(limb.measuredOn());
         return on.cuts().stream().filter(cut -> !cut.on().isBefore(measuredOn)).toList();
     }

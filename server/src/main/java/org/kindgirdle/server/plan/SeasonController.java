@@ -17,12 +17,12 @@ import org.springframework.web.bind.annotation.RestController;
 class SeasonController {
 
     private final Season season;
-    private final HowMany howMany;
+    private final LayersWanted layersWanted;
     private final BusinessClock clock;
 
-    SeasonController(Season season, HowMany howMany, BusinessClock clock) {
+    SeasonController(Season season, LayersWanted layersWanted, BusinessClock clock) {
         this.season = season;
-        this.howMany = howMany;
+        this.layersWanted = layersWanted;
         this.clock = clock;
     }
 
@@ -40,7 +40,7 @@ class SeasonController {
     /** How many layers plants that are wanted ask for. */
     @GetMapping("/numbers")
     NumbersView numbers(@Valid @ParameterObject @ModelAttribute NumbersQuery query) {
-        return howMany.of(query);
+        return layersWanted.of(query);
     }
 
     /** One start date with its reasons and what else could be done. */

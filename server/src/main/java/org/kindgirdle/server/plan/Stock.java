@@ -9,7 +9,7 @@ import org.kindgirdle.core.set.Method;
 import org.kindgirdle.server.journal.MotherLoad;
 import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.journal.Snapshots;
-import org.kindgirdle.server.journal.Takings;
+import org.kindgirdle.server.journal.TakenFromMothers;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.nursery.MotherHistory;
@@ -28,7 +28,7 @@ class Stock {
     private final Mothers mothers;
     private final Limbs limbs;
     private final MotherLoad loads;
-    private final Takings takings;
+    private final TakenFromMothers takenFromMothers;
     private final MotherHistory history;
     private final MotherRemarks remarks;
     private final LimbStands stands;
@@ -39,7 +39,7 @@ class Stock {
             Mothers mothers,
             Limbs limbs,
             MotherLoad loads,
-            Takings takings,
+            TakenFromMothers takenFromMothers,
             MotherHistory history,
             MotherRemarks remarks,
             LimbStands stands,
@@ -48,7 +48,7 @@ class Stock {
         this.mothers = mothers;
         this.limbs = limbs;
         this.loads = loads;
-        this.takings = takings;
+        this.takenFromMothers = takenFromMothers;
         this.history = history;
         this.remarks = remarks;
         this.stands = stands;
@@ -98,7 +98,7 @@ class Stock {
                 remarks.of(mother, species, Method.AIR, capacity, true, format),
                 onIt,
                 underRings - onLimbs,
-                takings.of(motherId),
+                takenFromMothers.of(motherId),
                 history.of(motherId));
     }
 

@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.plan.LimbScore;
-import org.kindgirdle.server.journal.Takings;
+import org.kindgirdle.server.journal.TakenFromMothers;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.MotherHistory;
 import org.kindgirdle.server.nursery.MotherView;
@@ -33,7 +33,7 @@ final class StockView {
             List<Remark> remarks,
             List<LimbStand> limbs,
             int withoutLimb,
-            List<Takings.Year> taken,
+            List<TakenFromMothers.Year> taken,
             List<MotherHistory.Entry> history) {}
 
     /**

@@ -60,7 +60,7 @@ public class Targets {
     public TargetView add(TargetEdit edit) {
         NurserySnapshot nursery = snapshots.take();
         NumbersQuery plants = edit.plants();
-        HowMany.checkDay(plants.by(), nursery.today());
+        LayersWanted.checkDay(plants.by(), nursery.today());
         LocalDate from = edit.countsFrom() == null ? nursery.today() : edit.countsFrom();
         if (from.isAfter(nursery.today()) || from.isBefore(nursery.today().minusYears(3))) {
             throw ProblemException.invalid(

@@ -55,6 +55,7 @@ class Bench {
     private final LayerJournal journal;
     private final Supplies supplies;
     private final SetRemarks remarks;
+    private final BranchRemarks branches;
     private final BenchWords words;
     private final TrialSlots slots;
     private final PlannedBatches planned;
@@ -66,6 +67,7 @@ class Bench {
             LayerJournal journal,
             Supplies supplies,
             SetRemarks remarks,
+            BranchRemarks branches,
             BenchWords words,
             TrialSlots slots,
             PlannedBatches planned,
@@ -75,6 +77,7 @@ class Bench {
         this.journal = journal;
         this.supplies = supplies;
         this.remarks = remarks;
+        this.branches = branches;
         this.words = words;
         this.slots = slots;
         this.planned = planned;
@@ -105,9 +108,20 @@ class Bench {
         int worst = worst(rows, setOn);
         SettingWindows windows = rows.get(worst);
         CoverAhead cover = CoverAhead.of(context, context.recipe().cover(), setOn, false);
-        List<Remark> said = remarks.of(
-                request, layers, mother, context, windows, worstSaid(rows, worst, setOn), cover, kept, setOn, nursery);
         Format format = new Format(person.units(), nursery.today());
+        List<Remark> said = remarks.of(
+                new SetCase(
+                        request,
+                        setOn,
+                        mother,
+                        context,
+                        layers,
+                        windows,
+                        worstSaid(rows, worst, setOn),
+                        cover,
+                        kept,
+                        nursery),
+                format);
         return new SetPreview(
                 setOn,
                 windows.on(setOn),
@@ -119,8 +133,8 @@ class Bench {
                                 layers.get(i),
                                 context,
                                 Stream.concat(
-                                                remarks.ofRow(request.rows().get(i), context, format).stream(),
-                                                remarks.ofSums(request, layers.get(i), context, format).stream())
+                                                branches.of(request.rows().get(i), context, format).stream(),
+                                                branches.ofSums(request, layers.get(i), context, format).stream())
                                         .map(Remark::sentence)
                                         .toList()))
                         .toList());

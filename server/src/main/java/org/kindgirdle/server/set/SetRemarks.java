@@ -3,46 +3,21 @@ package org.kindgirdle.server.set;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
-import java.util.Set;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.growth.SpeciesProfile;
-import org.kindgirdle.core.layer.CoverAhead;
-import org.kindgirdle.core.layer.LayerContext;
-import org.kindgirdle.core.layer.LayerProjection;
-import org.kindgirdle.core.plan.BranchRule;
-import org.kindgirdle.core.plan.Limb;
-import org.kindgirdle.core.plan.LimbRoom;
-import org.kindgirdle.core.plan.LimbScore;
 import org.kindgirdle.core.plan.Otherwise;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.plan.WindowClass;
-import org.kindgirdle.core.set.BranchLoad;
-import org.kindgirdle.core.set.HormoneFit;
 import org.kindgirdle.core.set.HouseHormone;
 import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Recipe;
-import org.kindgirdle.core.set.RingAndBall;
-import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.journal.MotherLoad;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Takings;
-import org.kindgirdle.server.learn.TrialSlots;
 import org.kindgirdle.server.nursery.LimbView;
-import org.kindgirdle.server.nursery.Limbs;
-import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.plan.LimbStands;
 import org.kindgirdle.server.plan.MotherRemarks;
 import org.kindgirdle.server.plan.Remark;
-import org.kindgirdle.server.problem.ProblemException;
-import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.words.Format;
 import org.kindgirdle.server.words.Phrases;
 import org.kindgirdle.server.words.PlanWords;
@@ -54,91 +29,94 @@ class SetRemarks {
 
     private final MotherLoad motherLoad;
     private final MotherRemarks motherRemarks;
-    private final LimbStands stands;
-    private final Limbs limbs;
-    private final CurrentPerson person;
-    private final Phrases phrases;
-    private final TrialSlots slots;
+    private final LimbsOfRows limbs;
+    private final BranchRemarks branches;
+    private final TrialRemarks trials;
     private final PlannedBatches planned;
     private final PlanWords planWords;
     private final BenchWords words;
+    private final Phrases phrases;
 
     SetRemarks(
             MotherLoad motherLoad,
             MotherRemarks motherRemarks,
-            LimbStands stands,
-            Limbs limbs,
-            CurrentPerson person,
-            Phrases phrases,
-            TrialSlots slots,
+            LimbsOfRows limbs,
+            BranchRemarks branches,
+            TrialRemarks trials,
             PlannedBatches planned,
             PlanWords planWords,
-            BenchWords words) {
+            BenchWords words,
+            Phrases phrases) {
         this.motherLoad = motherLoad;
         this.motherRemarks = motherRemarks;
-        this.stands = stands;
         this.limbs = limbs;
-        this.person = person;
-        this.phrases = phrases;
-        this.slots = slots;
+        this.branches = branches;
+        this.trials = trials;
         this.planned = planned;
         this.planWords = planWords;
         this.words = words;
+        this.phrases = phrases;
     }
 
     /** The gravest first. */
-    List<Remark> of(
-            SetRequest request,
-            List<LayerProjection> layers,
-            MotherView mother,
-            LayerContext context,
-            SettingWindows windows,
-            @Nullable Integer worstRow,
-            CoverAhead cover,
-            @Nullable HouseHormone hormone,
-            LocalDate setOn,
-            NurserySnapshot nursery) {
-        SpeciesProfile species = context.species();
-        Recipe recipe = context.recipe();
-        int more = recipe.method().staysOnMother() ? request.rows().size() : 0;
-        int underRings = Math.toIntExact(motherLoad.underRings(request.motherId()) + more);
-        Format format = new Format(person.units(), nursery.today());
-        Map<Long, LimbView> onMother = limbs(request);
-        boolean shootBelow = !Boolean.FALSE.equals(request.liveShootBelow())
-                && onMother.values().stream().allMatch(LimbView::shootBelow);
-        List<Remark> all = new ArrayList<>(motherRemarks.of(
-                mother,
-                species,
-                recipe.method(),
-                MotherRemarks.capacity(mother, underRings, context.rules()),
-                shootBelow || !recipe.method().staysOnMother(),
-                format));
-        boolean good = windows.on(setOn).windowClass() == WindowClass.GOOD && !windows.lacksWinter();
-        Level level = good ? Level.FINE : Level.WARN;
-        String window = planWords.window(windows, setOn, format);
-        all.add(new Remark(
-                level,
-                "WINDOW",
-                worstRow == null
-                        ? window
-                        : phrases.say("plan.row", Map.of("row", String.valueOf(worstRow + 1), "remark", window))));
-        if (recipe.method() == Method.JAR) {
-            all.add(new Remark(Level.CAUTION, "EXPERIMENT", phrases.say("bench.jar")));
-        }
-        for (Otherwise way : Otherwise.of(windows, setOn, nursery.coverAtHand())) {
-            if (way.way().name().equals(recipe.method().name())) {
-                continue;
-            }
-            all.add(new Remark(Level.CAUTION, way.way().name(), planWords.otherwise(way, format)));
-        }
-        if (request.plannedId() != null && planned.isDone(request.plannedId())) {
+    List<Remark> of(SetCase batch, Format format) {
+        List<Remark> all = new ArrayList<>(ofMother(batch, format));
+        all.addAll(ofDate(batch, format));
+        if (batch.request().plannedId() != null
+                && planned.isDone(batch.request().plannedId())) {
             all.add(new Remark(Level.WARN, "PLANNED_DONE", phrases.say("bench.planned-done")));
         }
-        all.addAll(ofTrials(request, nursery));
+        all.addAll(trials.of(batch.request(), batch.nursery()));
+        all.addAll(ofRecipe(batch, format));
+        all.addAll(limbs.faults(batch));
+        all.addAll(ofRows(batch, format));
+        return all.stream().sorted(Comparator.comparing(Remark::level)).toList();
+    }
+
+    private List<Remark> ofMother(SetCase batch, Format format) {
+        SetRequest request = batch.request();
+        Method method = batch.context().recipe().method();
+        int more = method.staysOnMother() ? request.rows().size() : 0;
+        int underRings = Math.toIntExact(motherLoad.underRings(request.motherId()) + more);
+        boolean shootBelow = !Boolean.FALSE.equals(request.liveShootBelow())
+                && limbs.on(request).values().stream().allMatch(LimbView::shootBelow);
+        return motherRemarks.of(
+                batch.mother(),
+                batch.context().species(),
+                method,
+                MotherRemarks.capacity(
+                        batch.mother(), underRings, batch.context().rules()),
+                shootBelow || !method.staysOnMother(),
+                format);
+    }
+
+    private List<Remark> ofDate(SetCase batch, Format format) {
+        List<Remark> all = new ArrayList<>();
+        SettingWindows windows = batch.windows();
+        LocalDate setOn = batch.setOn();
+        Integer worst = batch.worstRow();
+        boolean good = windows.on(setOn).windowClass() == WindowClass.GOOD && !windows.lacksWinter();
+        String window = planWords.window(windows, setOn, format);
+        all.add(new Remark(good ? Level.FINE : Level.WARN, "WINDOW", worst == null ? window : inRow(worst, window)));
+        Method method = batch.context().recipe().method();
+        if (method == Method.JAR) {
+            all.add(new Remark(Level.CAUTION, "EXPERIMENT", phrases.say("bench.jar")));
+        }
+        Otherwise.of(windows, setOn, batch.nursery().coverAtHand()).stream()
+                .filter(way -> !way.way().name().equals(method.name()))
+                .map(way -> new Remark(Level.CAUTION, way.way().name(), planWords.otherwise(way, format)))
+                .forEach(all::add);
+        return all;
+    }
+
+    private List<Remark> ofRecipe(SetCase batch, Format format) {
+        List<Remark> all = new ArrayList<>();
+        Recipe recipe = batch.context().recipe();
+        HouseHormone hormone = batch.hormone();
         if (recipe.medium() == Medium.HEAVY_SOIL) {
             all.add(new Remark(Level.WARN, "HEAVY_SOIL", phrases.say("bench.heavy-soil")));
         }
-        if (hormone != null && hormone.isExpired(setOn)) {
+        if (hormone != null && hormone.isExpired(batch.setOn())) {
             all.add(new Remark(
                     Level.CAUTION,
                     "HORMONE_EXPIRED",
@@ -160,154 +138,30 @@ class SetRemarks {
                                     "wants",
                                     String.valueOf(Math.round(recipe.hormonePpm()))))));
         }
-        if (!cover.suits() && recipe.method().hangs()) {
+        if (!batch.cover().suits() && recipe.method().hangs()) {
             all.add(new Remark(
                     Level.CAUTION,
                     "COVER",
-                    words.cover(cover, recipe.cover(), format).sentence()));
-        }
-        stands.newFaults(request.motherId(), setOn, further(request, layers))
-                .forEach(fault -> all.add(new Remark(Level.WARN, "LIMB", fault)));
-        for (int i = 0; i < request.rows().size(); i++) {
-            int row = i + 1;
-            Stream.concat(
-                            ofRow(request.rows().get(i), context, format).stream(),
-                            ofSums(request, layers.get(i), context, format).stream())
-                    .forEach(remark -> all.add(new Remark(
-                            remark.level(),
-                            remark.key(),
-                            phrases.say("plan.row", Map.of("row", String.valueOf(row), "remark", remark.sentence())))));
-        }
-        return all.stream().sorted(Comparator.comparing(Remark::level)).toList();
-    }
-
-    /** What is to be said of one branch, whatever stands beside it. */
-    List<Remark> ofRow(SetRequest.RowRequest row, LayerContext context, Format format) {
-        Limb limb = new Limb(row.diameterMm(), row.wood(), row.leanDeg(), context.vigour(), row.leavesBeyond(), false);
-        Map<String, String> values = Map.of(
-                "thin", format.lengthMm(RingAndBall.thinMm(context.rules())),
-                "leaves", String.valueOf(LimbScore.leavesWanted(context.rules())));
-        return BranchRule.checkAll(context.rules(), limb).stream()
-                .filter(entry -> entry.level() != Level.FINE)
-                .filter(entry -> entry.rule() != BranchRule.THIN
-                        || context.recipe().wound().isRing())
-                .map(entry -> new Remark(
-                        entry.level(),
-                        entry.rule().name(),
-                        phrases.say("plan." + entry.level() + "." + entry.rule(), values)))
-                .toList();
-    }
-
-    /** What the sums of one branch warn of: a strength above its band, and a ball that the limb does not bear. */
-    List<Remark> ofSums(SetRequest request, LayerProjection layer, LayerContext context, Format format) {
-        List<Remark> said = new ArrayList<>();
-        Wood wood = layer.state().set().wood();
-        if (layer.factors().hormoneFit() == HormoneFit.ABOVE) {
-            HormoneFit.Band band =
-                    HormoneFit.band(context.rules(), context.species().difficulty(), wood);
-            said.add(new Remark(
-                    Level.WARN,
-                    "HORMONE_ABOVE",
-                    phrases.say(
-                            "bench.hormone-above",
-                            Map.of(
-                                    "has",
-                                            String.valueOf(
-                                                    Math.round(context.recipe().hormonePpm())),
-                                    "high", String.valueOf(Math.round(band.highPpm())),
-                                    "low", String.valueOf(Math.round(band.lowPpm())),
-                                    "wood", phrases.say("wood.within." + wood)))));
-        }
-        if (request.relief() == null && layer.load().verdict() == BranchLoad.Verdict.SMALLER_OR_PROP_FIRST) {
-            said.add(new Remark(
-                    Level.WARN,
-                    "LOAD",
-                    phrases.say(
-                            "bench.load",
-                            Map.of(
-                                    "mass", format.massG(layer.load().massG()),
-                                    "load", format.percent(layer.load().utilisation())))));
-        }
-        return said;
-    }
-
-    /** Places of trials that are set otherwise than dealt; a place that is no longer free is refused. */
-    private List<Remark> ofTrials(SetRequest request, NurserySnapshot nursery) {
-        List<Remark> said = new ArrayList<>();
-        Map<Long, TrialSlots.Slot> places = slots.find(request.rows().stream()
-                .map(SetRequest.RowRequest::trialSlotId)
-                .filter(Objects::nonNull)
-                .toList());
-        Set<Long> seen = new HashSet<>();
-        for (int i = 0; i < request.rows().size(); i++) {
-            Long id = request.rows().get(i).trialSlotId();
-            if (id == null) {
-                continue;
-            }
-            TrialSlots.Slot slot = places.get(id);
-            if (slot == null || slot.code() != null || slot.motherId() != request.motherId() || !seen.add(id)) {
-                throw ProblemException.invalid(
-                        "rows[" + i + "].trialSlotId",
-                        id,
-                        "a free place of a trial on this mother, each once",
-                        slot != null && slot.code() != null
-                                ? "Layer " + slot.code() + " stands there already."
-                                : "There is no such place on this mother.");
-            }
-            if (slot.assignedRecipe() != request.recipeId()) {
-                said.add(new Remark(
-                        Level.WARN,
-                        "TRIAL_ARM",
-                        phrases.say(
-                                "trial.slot.other",
-                                Map.of(
-                                        "row", String.valueOf(i + 1),
-                                        "trial", slot.trial(),
-                                        "arm", slot.letter(),
-                                        "recipe",
-                                                nursery.recipe(slot.assignedRecipe())
-                                                        .name()))));
-            }
-        }
-        return said;
-    }
-
-    /** The limbs of the rows, by id. */
-    private Map<Long, LimbView> limbs(SetRequest request) {
-        Map<Long, LimbView> all = new HashMap<>();
-        for (int i = 0; i < request.rows().size(); i++) {
-            Long id = request.rows().get(i).limbId();
-            if (id != null && !all.containsKey(id)) {
-                LimbView limb = limbs.one(id);
-                if (!limb.motherId().equals(request.motherId()) || !limb.stands()) {
-                    throw ProblemException.invalid(
-                            "rows[" + i + "].limbId",
-                            limb.name(),
-                            "a limb that stands on this mother",
-                            limb.stands() ? "This limb is on another mother." : "This limb is gone.");
-                }
-                all.put(id, limb);
-            }
+                    words.cover(batch.cover(), recipe.cover(), format).sentence()));
         }
         return all;
     }
 
-    /** The balls that the rows would add, by limb. */
-    private static Map<Long, List<Takings.BallOnLimb>> further(SetRequest request, List<LayerProjection> layers) {
-        Map<Long, List<Takings.BallOnLimb>> further = new HashMap<>();
-        for (int i = 0; i < layers.size(); i++) {
-            Long id = request.rows().get(i).limbId();
-            if (id != null) {
-                further.computeIfAbsent(id, limb -> new ArrayList<>())
-                        .add(new Takings.BallOnLimb(
-                                new LimbRoom.Standing(
-                                        "row " + (i + 1),
-                                        request.rows().get(i).fromUnionMm(),
-                                        layers.get(i).ball().ballLengthMm()),
-                                layers.get(i).ball().ballDiameterMm(),
-                                request.relief() == null ? layers.get(i).load().utilisation() : 0));
-            }
+    private List<Remark> ofRows(SetCase batch, Format format) {
+        List<Remark> all = new ArrayList<>();
+        List<SetRequest.RowRequest> rows = batch.request().rows();
+        for (int i = 0; i < rows.size(); i++) {
+            int row = i;
+            Stream.concat(
+                            branches.of(rows.get(i), batch.context(), format).stream(),
+                            branches.ofSums(batch.request(), batch.layers().get(i), batch.context(), format).stream())
+                    .map(remark -> new Remark(remark.level(), remark.key(), inRow(row, remark.sentence())))
+                    .forEach(all::add);
         }
-        return further;
+        return all;
+    }
+
+    private String inRow(int row, String remark) {
+        return phrases.say("plan.row", Map.of("row", String.valueOf(row + 1), "remark", remark));
     }
 }

@@ -39,7 +39,6 @@ class BadInputTest {
             "/api/v1/set-previews",
             "/api/v1/set-drawings",
             "/api/v1/sums/hormone",
-            "/api/v1/sums/learned-times",
             "/api/v1/sums/ball",
             "/api/v1/sums/medium",
             "/api/v1/sums/cover");
@@ -254,8 +253,7 @@ class BadInputTest {
         "/api/v1/layers?limit=0", "/api/v1/layers?limit=501", "/api/v1/layers?limit=many",
         "/api/v1/layers?sort=colour", "/api/v1/layers?cursor=%21%21", "/api/v1/layers?cursor=YXxi",
         "/api/v1/layers?phase=LIMBO", "/api/v1/layers?motherId=x", "/api/v1/layers/7KM-4Z",
-        "/api/v1/mothers/x", "/api/v1/windows?motherId=1", "/api/v1/windows?motherId=1&recipeId=1&startOn=soon",
-        "/api/v1/windows?motherId=1&recipeId=1&startOn=1999-01-01"
+        "/api/v1/mothers/x"
     })
     void a_question_that_can_not_be_is_explained(String path) {
         Answer answer = assertRefused(nursery.viewer().get(path), 400);

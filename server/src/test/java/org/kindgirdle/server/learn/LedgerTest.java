@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -57,44 +56,12 @@ class LedgerTest {
     }
 
     @Test
-    void learned_times_agree_with_the_worked_rows() throws IOException {
-        for (Map<String, String> row : rows("learned_time")) {
-            List<Map<String, Object>> intervals = new ArrayList<>();
-            for (String one : row.get("intervals_low:high").split(";")) {
-                String[] ends = one.split(":");
-                Map<String, Object> interval = new HashMap<>(Map.of("low", Double.valueOf(ends[0])));
-                if (!ends[1].equals("inf")) {
-                    interval.put("high", Double.valueOf(ends[1]));
-                }
-                intervals.add(interval);
-            }
-            JsonNode answer = nursery.viewer()
-                    .post(
-                            "/api/v1/sums/learned-times",
-                            Map.of("d50ThermalDays", Double.valueOf(row.get("d50")), "intervals", intervals))
-                    .expect(200)
-                    .body();
-            near(answer.path("mu"), row, "mu", .1);
-            near(answer.path("sigma"), row, "sigma", .1);
-            near(answer.path("medianThermalDays"), row, "median_thermal_days", .1);
-            assertThat(answer.path("records").asInt()).isEqualTo(intervals.size());
-        }
-    }
-
-    @Test
     void figures_that_cannot_be_are_refused_with_what_was_typed() {
         assertThat(nursery.viewer()
                         .get("/api/v1/comparisons?rootedA=9&setA=8&rootedB=1&setB=3")
                         .expect(400)
                         .fields())
                 .containsExactly("rootedA");
-        assertThat(nursery.viewer()
-                        .post(
-                                "/api/v1/sums/learned-times",
-                                Map.of("d50ThermalDays", 40, "intervals", List.of(Map.of("low", 50, "high", 40))))
-                        .expect(400)
-                        .fields())
-                .containsExactly("intervals[0].high");
         assertThat(nursery.viewer().get("/api/v1/ready-times").expect(400).fields())
                 .containsExactly("species");
         assertThat(nursery.viewer().get("/api/v1/ledger?by=MOON").expect(400).fields())

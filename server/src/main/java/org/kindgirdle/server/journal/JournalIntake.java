@@ -29,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
  * records; the verdicts of their days are not written.
  */
 @Service
-public class Loading {
+public class JournalIntake {
 
     /** Warmth is reckoned from a layer's first day on: it is known for so many years back. */
     public static final int MAX_YEARS_BACK = 25;
@@ -46,7 +46,7 @@ public class Loading {
     private final LayerNumbers layerNumbers;
     private final EntityManager entities;
 
-    Loading(
+    JournalIntake(
             LayerRepository layers,
             Journals journals,
             RecordCodec codec,

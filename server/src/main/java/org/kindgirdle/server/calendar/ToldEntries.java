@@ -14,12 +14,12 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What calendars were told, so that a change goes out as a change and what is gone as a cancellation. */
 @Component
-class Told {
+class ToldEntries {
 
     private final CalendarEntryRepository entries;
     private final BusinessClock clock;
 
-    Told(CalendarEntryRepository entries, BusinessClock clock) {
+    ToldEntries(CalendarEntryRepository entries, BusinessClock clock) {
         this.entries = entries;
         this.clock = clock;
     }

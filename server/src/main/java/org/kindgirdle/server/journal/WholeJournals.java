@@ -22,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Reads layers with their whole journals, however many there are: some hundred are held at once. */
 @Service
-public class Lives {
+public class WholeJournals {
 
     private static final Limit AT_ONCE = Limit.of(1000);
 
@@ -31,7 +31,7 @@ public class Lives {
     private final RecordCodec codec;
     private final EntityManager entities;
 
-    Lives(LayerRepository layers, LayerEventRepository events, RecordCodec codec, EntityManager entities) {
+    WholeJournals(LayerRepository layers, LayerEventRepository events, RecordCodec codec, EntityManager entities) {
         this.layers = layers;
         this.events = events;
         this.codec = codec;

@@ -14,13 +14,13 @@ import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(NurseryExtension.class)
-class HowManyTest {
+class LayersWantedTest {
 
     private static final LocalDate NEXT_AUTUMN = LocalDate.of(2027, 11, 1);
 
     private final TestNursery nursery;
 
-    HowManyTest(TestNursery nursery) {
+    LayersWantedTest(TestNursery nursery) {
         this.nursery = nursery;
     }
 

@@ -6,7 +6,7 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** What was worked out from records: asked again of the same records, it is not worked out again. */
-final class Remembered<T> {
+final class ResultsByKey<T> {
 
     private static final int KEPT = 64;
 

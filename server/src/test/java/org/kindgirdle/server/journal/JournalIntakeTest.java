@@ -15,11 +15,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
 @ExtendWith(NurseryExtension.class)
-class LoadingTest {
+class JournalIntakeTest {
 
     private final TestNursery nursery;
 
-    LoadingTest(TestNursery nursery) {
+    JournalIntakeTest(TestNursery nursery) {
         this.nursery = nursery;
     }
 
@@ -27,7 +27,7 @@ class LoadingTest {
     void whoever_sets_a_layer_does_not_wait_until_a_file_is_in() {
         long mother = nursery.mother("CYDOBL", nursery.field());
         List<String> codes = nursery.bean(TransactionTemplate.class).execute(open -> {
-            List<String> loaded = nursery.bean(Loading.class).load(List.of(layer(mother), layer(mother)));
+            List<String> loaded = nursery.bean(JournalIntake.class).load(List.of(layer(mother), layer(mother)));
             // the file is not in yet
             loaded.addAll(nursery.set(mother, TODAY, 1));
             return loaded;
@@ -36,20 +36,20 @@ class LoadingTest {
         codes.forEach(code -> nursery.viewer().get("/api/v1/layers/" + code).expect(200));
     }
 
-    private Loading.Whole layer(long mother) {
+    private JournalIntake.Whole layer(long mother) {
         LayerRecord.Set set = nursery.bean(JsonMapper.class).readValue("""
                         {"diameterMm": 16, "ringMm": 30, "wood": "ONE_TWO", "position": "BELOW_NODE",
                          "leavesBeyond": 9, "fromUnionMm": 300, "leanDeg": 20, "school": "IN_LEAF",
                          "specimen": false, "fruitToKeep": false}""", LayerRecord.Set.class);
         Long person = nursery.sql().queryForObject("select min(id) from person", Long.class);
-        return new Loading.Whole(
+        return new JournalIntake.Whole(
                 null,
                 UUID.randomUUID(),
                 mother,
                 null,
                 nursery.recipe(),
                 1,
-                List.of(new Loading.Noted(
+                List.of(new JournalIntake.Noted(
                         UUID.randomUUID(),
                         TODAY.minusDays(3).atTime(9, 0).toInstant(ZoneOffset.UTC),
                         person == null ? 0 : person,

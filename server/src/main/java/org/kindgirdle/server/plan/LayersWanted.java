@@ -38,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** How many layers plants that are wanted by a day ask for, by when, from which mothers, with what work. */
 @Service
-class HowMany {
+class LayersWanted {
 
     private static final int[] SHORT_BY = {1, 5, 10};
 
@@ -51,7 +51,7 @@ class HowMany {
     private final CurrentPerson person;
     private final PlanWords words;
 
-    HowMany(
+    LayersWanted(
             Snapshots snapshots,
             SpeciesCounts counts,
             MotherLoad loads,

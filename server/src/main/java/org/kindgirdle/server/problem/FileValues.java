@@ -1,9 +1,9 @@
 package org.kindgirdle.server.problem;
 
 /** What is wrong with a value that was read from a file, in the words in which a request would be refused. */
-public final class Readable {
+public final class FileValues {
 
-    private Readable() {}
+    private FileValues() {}
 
     /** @param under the field whose value was read by itself */
     public static Violation violation(String under, Exception refused) {

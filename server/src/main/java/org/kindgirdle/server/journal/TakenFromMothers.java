@@ -22,12 +22,12 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What was taken from the mothers, and what stands on their limbs. */
 @Service
-public class Takings {
+public class TakenFromMothers {
 
     private final LayerRepository layers;
     private final Journals journals;
 
-    Takings(LayerRepository layers, Journals journals) {
+    TakenFromMothers(LayerRepository layers, Journals journals) {
         this.layers = layers;
         this.journals = journals;
     }
