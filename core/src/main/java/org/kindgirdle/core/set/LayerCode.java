@@ -57,13 +57,35 @@ public final class LayerCode {
 
     /** The code as written on labels, from typed text with or without its dash; empty if a sign is wrong. */
     public static Optional<String> parse(String typed) {
-        String plain = typed.strip().toUpperCase(Locale.ROOT).replace("-", "").replace(" ", "");
-        if (plain.length() != 5 || plain.chars().anyMatch(sign -> SIGNS.indexOf(sign) < 0)) {
-            return Optional.empty();
-        }
-        return check(plain.substring(0, 4)) == plain.charAt(4)
-                ? Optional.of(plain.substring(0, 3) + "-" + plain.substring(3))
+        String plain = plain(typed);
+        return plain.length() == 5 && areSigns(plain) && check(plain.substring(0, 4)) == plain.charAt(4)
+                ? Optional.of(written(plain))
                 : Optional.empty();
+    }
+
+    /**
+     * What codes begin with, as it is written on labels, from typed text with or without its dash; empty where no code
+     * begins so.
+     *
+     * @param typed any text
+     */
+    public static Optional<String> beginning(String typed) {
+        String plain = plain(typed);
+        return !plain.isEmpty() && plain.length() <= 5 && areSigns(plain)
+                ? Optional.of(written(plain))
+                : Optional.empty();
+    }
+
+    private static String plain(String typed) {
+        return typed.strip().toUpperCase(Locale.ROOT).replace("-", "").replace(" ", "");
+    }
+
+    private static boolean areSigns(String plain) {
+        return plain.chars().allMatch(sign -> SIGNS.indexOf(sign) >= 0);
+    }
+
+    private static String written(String plain) {
+        return plain.length() <= 3 ? plain : plain.substring(0, 3) + "-" + plain.substring(3);
     }
 
     private static char check(CharSequence body) {

@@ -48,6 +48,23 @@ class LayerCodeTest {
     }
 
     @Test
+    void what_codes_begin_with_is_known_from_what_is_not() {
+        String code = LayerCode.of(4711);
+        for (int typed = 1; typed <= 6; typed++) {
+            String begins =
+                    LayerCode.beginning(code.toLowerCase().substring(0, typed)).orElseThrow();
+            assertThat(code).startsWith(begins);
+        }
+        String plain = code.replace("-", "");
+        assertThat(LayerCode.beginning(plain)).contains(code);
+        assertThat(LayerCode.beginning(plain.substring(0, 4))).contains(code.substring(0, 5));
+        assertThat(LayerCode.beginning("")).isEmpty();
+        assertThat(LayerCode.beginning("quince")).as("no sign of a code").isEmpty();
+        assertThat(LayerCode.beginning("acdefh")).as("longer than any").isEmpty();
+        assertThat(LayerCode.beginning("7%")).isEmpty();
+    }
+
+    @Test
     void other_signs_are_no_code() {
         assertThat(LayerCode.parse("0OI-1L")).isEmpty();
         assertThat(LayerCode.parse("")).isEmpty();

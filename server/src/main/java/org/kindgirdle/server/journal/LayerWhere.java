@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -32,8 +33,6 @@ class LayerWhere {
 
     /** The index of words knows none that are shorter. */
     private static final int SHORTEST_IN_NOTES = 3;
-
-    private static final char ESCAPE = '\\';
 
     private final LayerEventRepository events;
     private final LayerRepository layers;
@@ -193,11 +192,12 @@ class LayerWhere {
             if (ids.size() == nursery.mothers().size()) {
                 return;
             }
-            String begins = escaped(word.toUpperCase(Locale.ROOT)) + "%";
+            // a word that no code begins with is not looked for among them: the database can then go by one index
+            Optional<String> begins = LayerCode.beginning(word);
             List<Long> noted = noted(word);
             add((layer, cb) -> {
                 List<Predicate> ways = new ArrayList<>();
-                ways.add(cb.like(layer.get("code"), begins, ESCAPE));
+                begins.ifPresent(beginning -> ways.add(cb.like(layer.get("code"), beginning + "%")));
                 if (!ids.isEmpty()) {
                     ways.add(layer.get("motherId").in(ids));
                 }
@@ -212,9 +212,5 @@ class LayerWhere {
     private List<Long> noted(String word) {
         String letters = word.replaceAll("[^\\p{L}\\p{N}]", "");
         return letters.length() < SHORTEST_IN_NOTES ? List.of() : events.layersWithNote("+" + letters + "*", MAX_NOTES);
-    }
-
-    private static String escaped(String text) {
-        return text.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
     }
 }
