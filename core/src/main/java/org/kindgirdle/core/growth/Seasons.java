@@ -35,8 +35,8 @@ public final class Seasons {
     /** Growth stops up to so many days before its usual day, or a look is asked for till then for two weeks at least. */
     private static final int LAST_OF_GROWTH_DAYS = 45;
 
-    /** A week so much colder than usual is nothing rare, C. */
-    private static final double COLD_WEEK_C = 4;
+    /** A week so much colder than usual comes in one winter or another, C. */
+    private static final double COLD_WEEK_C = 6;
 
     /** Between its two thresholds growth stays as it was: this far back is looked for how that was. */
     private static final int LOOKED_BACK_DAYS = 400;

@@ -40,7 +40,9 @@ class LivedThroughTest {
         "52, 37 S temperate, 22, protection that hung was asked for by the next forecast frost",
         "58, 37 S temperate, 21, full in spring it was held till the next",
         "63, 52 N maritime, 15, a ball was to be soaked and left to drain",
-        "67, 30 N humid subtropical, 11, a cold week before leaf fall had it held till spring"
+        "67, 30 N humid subtropical, 11, a cold week before leaf fall had it held till spring",
+        "23, 37 S temperate, 56, a look came between for two days that stopped growing again",
+        "53, 35 N dry inland, 46, single warm days offered a new ring and took it back"
     })
     void once_mended_it_does_not_come_back(long seed, String clime, int layer, String what) {
         Clime there = Clime.eight().stream()
