@@ -76,8 +76,8 @@ class ShedTest {
         visit.open("/shed/ladder");
         assertThat(visit.see("ladder-sum")).containsText("1 must step back");
         Locator droops = visit.see("on-ladder").filter(with("droops")).first();
-        assertThat(droops).containsText("move it back to 70% shade, and take 25% of its leaf area off");
-        droops.getByText("Moved back to shade").click();
+        assertThat(droops).containsText("move it back to the closed tent, and take 25% of its leaf area off");
+        droops.getByText("Moved back to tent").click();
         assertThat(visit.see("ladder-sum")).containsText("0 must step back");
 
         // seen in a tap, on whichever stands first

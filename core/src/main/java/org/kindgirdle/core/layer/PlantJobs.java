@@ -22,6 +22,7 @@ final class PlantJobs {
     private static final int[] LOOKS_IN_GROUND = {1, 3, 7};
 
     private static final Rule WATCH_DAYS = Rule.of("job.plant-watch");
+    private static final Rule DOUBT_DAYS = Rule.of("job.plant-doubt");
     private static final Rule MAY_WAIT_DAYS = Rule.of("job.plant-may-wait");
 
     private static final Rule MOTHER_MAY_WAIT_DAYS = Rule.of("job.stub-may-wait");
@@ -29,9 +30,6 @@ final class PlantJobs {
     /** What stands in the way of a move on a day, and may not on the next. */
     private static final Set<HardenRule> OF_THE_DAY =
             EnumSet.of(HardenRule.COOL_DAY, HardenRule.CALM_AIR, HardenRule.FREE_OF_FROST);
-
-    /** Roots that don't carry the leaves show it by then, and it costs the plant within a week. */
-    private static final int DOUBT_DAYS = 3;
 
     /** What has been left undone for longer is late enough. */
     private static final int LONGEST_DAYS = 60;
@@ -81,7 +79,7 @@ final class PlantJobs {
         LocalDate since = seen.isAfter(plant.rungSince()) ? seen : plant.rungSince();
         boolean sleeps = step == PlantStep.STAY_DORMANT;
         if (!sleeps && isInDoubt(plant)) {
-            return new Job(Job.LOOK, since.plusDays(1), since.plusDays(DOUBT_DAYS));
+            return new Job(Job.LOOK, since.plusDays(1), since.plusDays(rules.count(DOUBT_DAYS)));
         }
         int watch = rules.count(WATCH_DAYS);
         // what is asleep draws nothing, and may wait
