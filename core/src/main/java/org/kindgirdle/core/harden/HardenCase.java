@@ -43,23 +43,30 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
     }
 
     boolean isLeafless() {
-        return leafless() != null && leafless().includes(today) && budBreak() == null;
+        return isBare(today) && budBreak(today) == null;
+    }
+
+    private boolean isBare(LocalDate day) {
+        return leafless() != null && leafless().includes(day);
     }
 
     /**
-     * The day on which its buds were first seen to break, before those of the trees outside; null if they were not. What
-     * was there on the look before is last summer's growth, and so is what was seen before the coldest day.
+     * The day on which its buds were first seen to break, before those of the trees outside, in the winter that a day lies
+     * in or follows; null if they were not. What was there on the look before is last summer's growth, and so is what was
+     * seen before the coldest day.
      */
-    private @Nullable LocalDate budBreak() {
+    private @Nullable LocalDate budBreak(LocalDate day) {
         DaysOfYear bare = leafless();
         if (bare == null) {
             return null;
         }
-        LocalDate coldest = DaysOfYear.onOrBefore(standing.openAir().coldestDayOfYear(), today);
+        LocalDate fell = DaysOfYear.onOrBefore(bare.from(), day);
+        LocalDate coldest = DaysOfYear.onOrAfter(standing.openAir().coldestDayOfYear(), fell);
+        LocalDate out = DaysOfYear.onOrAfter(bare.to(), fell);
         boolean grewBefore = false;
         for (PlantState.Seen one : plant.seen()) {
             boolean grows = one.signs().contains(PlantSign.NEW_GROWTH);
-            if (grows && !grewBefore && one.on().isAfter(coldest) && bare.includes(one.on())) {
+            if (grows && !grewBefore && one.on().isAfter(coldest) && one.on().isBefore(out)) {
                 return one.on();
             }
             grewBefore = grows;
@@ -92,12 +99,11 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
     /** From when days on this rung count: those of dormancy do not, for the ladder begins with the leaves. */
     LocalDate since() {
         LocalDate since = plant.rungSince();
-        if (leafless() == null || !leafless().includes(since)) {
+        if (!isBare(since)) {
             return since;
         }
-        LocalDate broke = budBreak();
-        LocalDate inLeaf = nextLeafOut(since);
-        return broke == null || broke.isAfter(inLeaf) ? inLeaf : broke.isBefore(since) ? since : broke;
+        LocalDate broke = budBreak(since);
+        return broke == null ? nextLeafOut(since) : broke.isBefore(since) ? since : broke;
     }
 
     int daysWanted() {
@@ -133,10 +139,9 @@ record HardenCase(HouseRules rules, PlantState plant, Standing standing, LocalDa
 
     /** Whether leaves fall on a day because it is their time. */
     private boolean isAutumn(LocalDate day) {
-        LocalDate broke = budBreak();
-        return leafless() != null
-                && (broke == null || day.isBefore(broke))
-                && (leafless().includes(day) || leafless().includes(day.plusDays(rules.count(AUTUMN_DROP_DAYS))));
+        LocalDate broke = isBare(day) ? budBreak(day) : null;
+        return (broke == null || day.isBefore(broke))
+                && (isBare(day) || isBare(day.plusDays(rules.count(AUTUMN_DROP_DAYS))));
     }
 
     /** The first day on which the next step up is to be looked at. */

@@ -178,6 +178,17 @@ class HardenRulesTest {
                 .as("no autumn any more")
                 .containsExactly(HardenRule.LEAF_DROP);
 
+        LocalDate november = LocalDate.of(2027, 11, 20);
+        PlantState nextAutumn = awake.plus(seen(november.minusDays(3), PlantSign.LEAF_DROP));
+        assertThat(inHouse(nextAutumn, leafless, november).step())
+                .as("and falls asleep with the next winter")
+                .isEqualTo(PlantStep.STAY_DORMANT);
+        LocalDate october = LocalDate.ofYearDay(2027, 290);
+        assertThat(inHouse(awake.plus(seen(october, PlantSign.LEAF_DROP)), leafless, october)
+                        .lacking())
+                .as("leaves that fall in autumn")
+                .doesNotContain(HardenRule.LEAF_DROP);
+
         PlantState lastSummers = plant(Ladder.DORMANT, Rung.TENT, LocalDate.of(2026, 12, 1))
                 .plus(seen(LocalDate.of(2026, 12, 20), PlantSign.NEW_GROWTH))
                 .plus(seen(broke, PlantSign.NEW_GROWTH));
