@@ -6,14 +6,9 @@ import org.kindgirdle.core.look.RoundMinutes;
 final class Hands {
 
     /** What a nursery that says nothing else gives a round. */
-    static final double MINUTES_A_DAY = 90;
+    private static final double MINUTES_A_DAY = 90;
 
-    private final double minutesADay;
     private double worked;
-
-    Hands(double minutesADay) {
-        this.minutesADay = minutesADay;
-    }
 
     /** A new day begins. */
     void rest() {
@@ -22,7 +17,7 @@ final class Hands {
 
     /** Whether there is time for one more thing; what is begun is ended. */
     boolean haveTime() {
-        return worked < minutesADay;
+        return worked < MINUTES_A_DAY;
     }
 
     /** @param job what is done: it takes the minutes of the house's figures */

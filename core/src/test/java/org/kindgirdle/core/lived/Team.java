@@ -10,7 +10,7 @@ final class Team {
 
     static final String STILL_THERE = "neither released nor lost in time";
 
-    private final Hands hands = new Hands(Hands.MINUTES_A_DAY);
+    private final Hands hands = new Hands();
     private final List<Grower> layers = new ArrayList<>();
     private double longest;
     private int cutShort;
