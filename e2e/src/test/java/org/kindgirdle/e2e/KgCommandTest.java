@@ -119,14 +119,16 @@ class KgCommandTest {
             AtomicInteger written = new AtomicInteger();
             Thread grower = new Thread(() -> {
                 Client hand = new Client(base).signedInAs("odile", Visit.PASSWORD);
+                // a quick hand, not a flood: what is brought back afterwards is read in three times
                 while (goesOn.get()) {
                     note(hand, code);
                     written.incrementAndGet();
+                    sleep(20);
                 }
             });
             grower.start();
             while (written.get() < 20) {
-                Thread.onSpinWait();
+                sleep(20);
             }
             int before = written.get();
             kg.run("backup", backup.toString()).expectSuccess();
@@ -149,6 +151,15 @@ class KgCommandTest {
             kg.run("restore", backup.toString()).expectSuccess();
             kg.run("start").expectSuccess();
             assertThat(nurseryFile()).as("the same nursery").isEqualTo(first);
+        }
+    }
+
+    private static void sleep(long millis) {
+        try {
+            Thread.sleep(millis);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
         }
     }
 

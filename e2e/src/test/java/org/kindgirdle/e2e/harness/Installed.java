@@ -2,8 +2,10 @@ package org.kindgirdle.e2e.harness;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -27,6 +29,7 @@ final class Installed {
     static final Path FOLDER = layOut();
 
     private static final String CLASSES = "classes.jsa";
+    private static final String USED_BY = "used-by-";
 
     private Installed() {}
 
@@ -39,56 +42,83 @@ final class Installed {
         return command;
     }
 
+    /** Once for each jar: runs of the tests that go on side by side, or follow one another, share it. */
     private static Path layOut() {
-        Path jar = jar();
-        // one for each run of the tests: two may go on side by side
-        Path folder =
-                Project.ROOT.resolve("e2e/target/app-" + ProcessHandle.current().pid());
-        Path main = folder.resolve("kind-girdle.jar");
-        try {
+        Path target = Project.ROOT.resolve("e2e/target");
+        Path folder = target.resolve("app-" + EDITION);
+        try (FileChannel alone =
+                FileChannel.open(target.resolve("app.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+            // held until the channel is closed
+            alone.lock();
             clearOld();
-            run(
-                    List.of(
-                            java(),
-                            "-Djarmode=tools",
-                            "-jar",
-                            jar.toString(),
-                            "extract",
-                            "--destination",
-                            folder.toString()),
-                    Map.of());
-            Files.move(folder.resolve(jar.getFileName()), main);
+            if (!Files.exists(folder.resolve(CLASSES))) {
+                empty(folder);
+                extract(folder);
+                keepClasses(folder);
+            }
+            Files.writeString(folder.resolve(USED_BY + ProcessHandle.current().pid()), "");
+            return folder;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static void extract(Path folder) throws IOException {
+        Path jar = jar();
+        run(
+                List.of(
+                        java(),
+                        "-Djarmode=tools",
+                        "-jar",
+                        jar.toString(),
+                        "extract",
+                        "--destination",
+                        folder.toString()),
+                Map.of());
+        Files.move(folder.resolve(jar.getFileName()), folder.resolve("kind-girdle.jar"));
+    }
+
+    private static void keepClasses(Path folder) throws IOException {
+        Path unfinished = folder.resolve(CLASSES + ".part");
         try (MariaDbServer database = MariaDbServer.start()) {
             run(
                     List.of(
                             java(),
                             "-XX:+UseSerialGC",
                             COMPILER,
-                            "-XX:ArchiveClassesAtExit=" + folder.resolve(CLASSES),
+                            "-XX:ArchiveClassesAtExit=" + unfinished,
                             "-Dspring.context.exit=onRefresh",
                             "-jar",
-                            main.toString()),
+                            folder.resolve("kind-girdle.jar").toString()),
                     Map.of("KG_DB_URL", database.url(), "KG_DB_USER", "root", "KG_DB_PASSWORD", "", "KG_PORT", "0"));
         }
-        return folder;
+        Files.move(unfinished, folder.resolve(CLASSES));
     }
 
-    /** What runs that are over have left. */
+    /** What runs of other jars have left that are over. */
     private static void clearOld() throws IOException {
         try (Stream<Path> old = Files.list(Project.ROOT.resolve("e2e/target"))) {
             for (Path one : old.toList()) {
                 String name = one.getFileName().toString();
-                if (name.matches("app-\\d+")
-                        && ProcessHandle.of(Long.parseLong(name.substring(4))).isEmpty()) {
+                if (name.contains(EDITION)) {
+                    continue;
+                }
+                if (name.matches("app-[\\d-]+") && !isUsed(one)) {
                     empty(one);
                 }
-                if (name.matches("first-day-.*sql") && !name.contains(EDITION)) {
+                if (name.matches("first-day-.*sql")) {
                     Files.delete(one);
                 }
             }
+        }
+    }
+
+    private static boolean isUsed(Path folder) throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.map(file -> file.getFileName().toString())
+                    .filter(name -> name.startsWith(USED_BY))
+                    .anyMatch(name -> ProcessHandle.of(Long.parseLong(name.substring(USED_BY.length())))
+                            .isPresent());
         }
     }
 

@@ -21,6 +21,9 @@ class Journals {
 
     /** By the layer's id; every layer has at least the record that set it. */
     Map<Long, List<LayerEvent>> of(List<Layer> some) {
+        if (some.isEmpty()) {
+            return Map.of();
+        }
         Map<Long, List<LayerEvent>> journals = new HashMap<>();
         events.findByLayerIdInOrderById(some.stream().map(Layer::id).toList())
                 .forEach(row -> journals.computeIfAbsent(row.layerId, id -> new ArrayList<>())

@@ -125,12 +125,14 @@ interface LayerRepository extends JpaRepository<Layer, Long> {
             """)
     List<PhaseCount> countByPhase(String species);
 
-    /** The year, the phase, and how many there are. */
-    record YearCount(int year, LayerPhase phase, long layers) {}
+    /** The year, the phase, the method, and how many there are. */
+    record YearCount(int year, LayerPhase phase, Method method, long layers) {}
 
     @Query("""
-            select new org.kindgirdle.server.journal.LayerRepository$YearCount(year(l.setOn), l.phase, count(*))
-            from Layer l where l.motherId = :motherId and l.phase <> :without group by year(l.setOn), l.phase
+            select new org.kindgirdle.server.journal.LayerRepository$YearCount(
+                year(l.setOn), l.phase, l.method, count(*))
+            from Layer l where l.motherId = :motherId and l.phase <> :without
+            group by year(l.setOn), l.phase, l.method
             """)
     List<YearCount> countByYear(long motherId, LayerPhase without);
 

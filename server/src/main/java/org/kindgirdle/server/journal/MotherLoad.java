@@ -22,6 +22,10 @@ public class MotherLoad {
         this.layers = layers;
     }
 
+    static boolean asksOfMother(LayerPhase phase, Method method) {
+        return phase == LayerPhase.ON_MOTHER && ON_MOTHER.contains(method);
+    }
+
     public long underRings(long motherId) {
         return layers.countByMotherIdAndPhaseAndMethodIn(motherId, LayerPhase.ON_MOTHER, ON_MOTHER);
     }

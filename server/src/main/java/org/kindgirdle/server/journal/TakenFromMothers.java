@@ -41,6 +41,14 @@ public class TakenFromMothers {
     public record Year(int year, int set, int onMother, int offMother, int released, int lost) {}
 
     /**
+     * What was taken from a mother.
+     *
+     * @param underRings how many stand on it now and ask something of it
+     * @param years the newest first
+     */
+    public record Taken(int underRings, List<Year> years) {}
+
+    /**
      * A ball on a limb.
      *
      * @param utilisation what it alone asks of what the limb bears in wind and rain; 0 where it is propped
@@ -61,15 +69,21 @@ public class TakenFromMothers {
         }
     }
 
-    /** The newest first; what was taken back does not count. */
-    public List<Year> of(long motherId) {
+    /** What was taken back does not count. */
+    public Taken of(long motherId) {
         Map<Integer, Map<LayerPhase, Integer>> years = new TreeMap<>(Comparator.reverseOrder());
-        layers.countByYear(motherId, LayerPhase.WITHDRAWN)
-                .forEach(one -> years.computeIfAbsent(one.year(), year -> new EnumMap<>(LayerPhase.class))
-                        .put(one.phase(), (int) one.layers()));
-        return years.entrySet().stream()
-                .map(one -> year(one.getKey(), one.getValue()))
-                .toList();
+        int underRings = 0;
+        for (LayerRepository.YearCount one : layers.countByYear(motherId, LayerPhase.WITHDRAWN)) {
+            int count = Math.toIntExact(one.layers());
+            years.computeIfAbsent(one.year(), year -> new EnumMap<>(LayerPhase.class))
+                    .merge(one.phase(), count, Integer::sum);
+            underRings += MotherLoad.asksOfMother(one.phase(), one.method()) ? count : 0;
+        }
+        return new Taken(
+                underRings,
+                years.entrySet().stream()
+                        .map(one -> year(one.getKey(), one.getValue()))
+                        .toList());
     }
 
     private static Year year(int year, Map<LayerPhase, Integer> of) {

@@ -76,10 +76,11 @@ class Stock {
 
     @Transactional(readOnly = true)
     StockView.MotherPage page(long motherId) {
-        MotherView mother = mothers.one(motherId);
         NurserySnapshot nursery = snapshots.take();
+        MotherView mother = nursery.mother(motherId);
         Format format = new Format(person.units(), nursery.today());
-        int underRings = Math.toIntExact(loads.underRings(motherId));
+        TakenFromMothers.Taken taken = takenFromMothers.of(motherId);
+        int underRings = taken.underRings();
         SpeciesProfile species = nursery.species(mother.speciesCode()).profile();
         MotherCapacity capacity = MotherRemarks.capacity(mother, underRings, nursery.rules());
         List<StockView.LimbStand> onIt = stands.of(nursery, mother, remarks.room(mother, capacity), format);
@@ -94,11 +95,11 @@ class Stock {
                 nursery.place(mother.placeId()).name(),
                 mother.mergedInto() == null
                         ? null
-                        : mothers.one(mother.mergedInto()).code(),
+                        : nursery.mother(mother.mergedInto()).code(),
                 remarks.of(mother, species, Method.AIR, capacity, true, format),
                 onIt,
                 underRings - onLimbs,
-                takenFromMothers.of(motherId),
+                taken.years(),
                 history.of(motherId));
     }
 

@@ -1,11 +1,8 @@
 package org.kindgirdle.server.security;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import java.time.Duration;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.kindgirdle.server.persistence.Looking;
+import org.kindgirdle.server.persistence.Refreshed;
 import org.kindgirdle.server.units.Units;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
@@ -20,13 +17,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 @Component
 class PeopleHere {
 
-    private static final String ALL = "all";
-
-    /** Another copy of the application may have changed somebody: so long it may go unnoticed. */
-    private static final Duration KEPT = Duration.ofSeconds(5);
-
-    private final Cache<String, Map<Long, Known>> known =
-            Caffeine.newBuilder().expireAfterWrite(KEPT).build();
+    private final Refreshed<Map<Long, Known>> known = new Refreshed<>(this::all);
 
     private final PersonRepository people;
 
@@ -38,7 +29,7 @@ class PeopleHere {
     record Known(String fullName, Units units) {}
 
     Map<Long, Known> byId() {
-        return Looking.isOn() ? all() : known.get(ALL, key -> all());
+        return known.get();
     }
 
     private Map<Long, Known> all() {
@@ -51,11 +42,11 @@ class PeopleHere {
     @EventListener
     @Order(0)
     void onChange(People.Changed change) {
-        known.invalidateAll();
+        known.forget();
     }
 
     @TransactionalEventListener(phase = TransactionPhase.AFTER_COMPLETION)
     void onEnd(People.Changed change) {
-        known.invalidateAll();
+        known.forget();
     }
 }

@@ -1,7 +1,5 @@
 package org.kindgirdle.server.time;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -10,7 +8,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
-import org.kindgirdle.server.persistence.Looking;
+import org.kindgirdle.server.persistence.Refreshed;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
@@ -24,17 +22,9 @@ public class BusinessClock {
 
     private static final ZoneId UTC = ZoneId.of("UTC");
 
-    private static final String ZONE = "zone";
-    private static final String TODAY = "today";
-
-    /** Another copy of the application may have moved the site: so long it may go unnoticed. */
-    private static final Duration ZONE_KEPT = Duration.ofSeconds(5);
-
-    private final Cache<String, ZoneId> zone =
-            Caffeine.newBuilder().expireAfterWrite(ZONE_KEPT).build();
+    private final Refreshed<ZoneId> zone = new Refreshed<>(this::zoneOfSite);
     /** The demo runs in one copy, and whoever moves its clock does it here. */
-    private final Cache<String, LocalDate> demoDay =
-            Caffeine.newBuilder().expireAfterWrite(ZONE_KEPT).build();
+    private final Refreshed<LocalDate> demoDay = new Refreshed<>(this::dayOfDemo);
 
     private final DemoClockRepository rows;
     private final Clock system;
@@ -55,21 +45,25 @@ public class BusinessClock {
 
     /** The site's zone; UTC until there is a site. */
     public ZoneId zone() {
-        return Looking.isOn() ? zoneOfSite() : zone.get(ZONE, key -> zoneOfSite());
+        return zone.get();
     }
 
     private ZoneId zoneOfSite() {
         return rows.zone().map(ZoneId::of).orElse(UTC);
     }
 
+    private LocalDate dayOfDemo() {
+        return rows.today();
+    }
+
     /** The site moved, or may have: what is known of its zone is asked for anew. */
     public void forgetZone() {
-        zone.invalidateAll();
+        zone.forget();
     }
 
     /** Today at the site. */
     public LocalDate today() {
-        return demo ? demoDay.get(TODAY, key -> rows.today()) : systemDay();
+        return demo ? demoDay.get() : systemDay();
     }
 
     /** How many days the business clock is ahead of the system's; 0 outside the demo. */
@@ -104,7 +98,7 @@ public class BusinessClock {
     /** The day on which a demo begins that has nothing in it yet. */
     public void beginDemoOn(LocalDate day) {
         rows.save(new DemoClockRow(day));
-        demoDay.invalidateAll();
+        demoDay.forget();
     }
 
     /** Moves the demo's clock forward. @return false if the day lies before the one that it stands at */
@@ -113,7 +107,7 @@ public class BusinessClock {
             return false;
         }
         boolean another = rows.moveTo(day) == 1;
-        demoDay.invalidateAll();
+        demoDay.forget();
         if (another) {
             dayBegunAt = system.instant();
         }

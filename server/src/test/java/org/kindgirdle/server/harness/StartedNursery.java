@@ -38,6 +38,8 @@ public final class StartedNursery implements AutoCloseable {
                     .initializers((ApplicationContextInitializer<GenericApplicationContext>) this::replace)
                     .run(
                             "--server.port=0",
+                            // a query that cannot be read is found here
+                            "--spring.data.jpa.repositories.bootstrap-mode=default",
                             "--spring.datasource.url=" + database.url(),
                             "--spring.datasource.username=root",
                             "--spring.datasource.password=",
