@@ -3,7 +3,7 @@ package org.kindgirdle.server;
 import java.nio.file.Path;
 import java.util.Arrays;
 import org.kindgirdle.server.backup.BackupCommand;
-import org.kindgirdle.server.journal.Rebuild;
+import org.kindgirdle.server.projection.Rebuild;
 import org.kindgirdle.server.time.SystemClock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.WebApplicationType;

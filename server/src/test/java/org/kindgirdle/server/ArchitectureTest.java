@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.domain.JavaPackage;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -27,6 +28,9 @@ class ArchitectureTest {
             .withImportOption(new ImportOption.DoNotIncludeJars())
             .importPackages("org.kindgirdle.server");
 
+    private static final Set<String> ROWS_OF_LAYERS =
+            Set.of("org.kindgirdle.server.projection.Layer", "org.kindgirdle.server.records.LayerEventRow");
+
     @Test
     void features_reach_one_another_without_cycles() {
         slices().matching("org.kindgirdle.server.(*)..")
@@ -44,9 +48,31 @@ class ArchitectureTest {
                 .areAnnotatedWith(RestController.class)
                 .or()
                 .areAssignableTo(Repository.class)
+                .and(DescribedPredicate.not(DescribedPredicate.describe(
+                        "are the rows of a layer and of its records", one -> ROWS_OF_LAYERS.contains(one.getName()))))
                 .should()
                 .bePackagePrivate()
                 .check(SERVER);
+    }
+
+    /** They are read by accessors, and changed by what their own room offers. */
+    @Test
+    void the_rows_of_layers_are_known_to_the_rooms_of_the_journal_alone() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackages(
+                        "org.kindgirdle.server.records",
+                        "org.kindgirdle.server.projection",
+                        "org.kindgirdle.server.layers",
+                        "org.kindgirdle.server.outcomes",
+                        "org.kindgirdle.server.journal")
+                .should()
+                .dependOnClassesThat(DescribedPredicate.describe(
+                        "are the rows of a layer and of its records", one -> ROWS_OF_LAYERS.contains(one.getName())))
+                .check(SERVER);
+        ROWS_OF_LAYERS.forEach(row -> assertThat(SERVER.get(row).getFields())
+                .filteredOn(field -> !field.getModifiers().contains(JavaModifier.STATIC))
+                .noneMatch(field -> field.getModifiers().contains(JavaModifier.PUBLIC)));
     }
 
     /** Files of whole nurseries and of tables of decisions, whose columns are the database's own. */

@@ -24,8 +24,8 @@ import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.journal.LayerJournal;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Component;
 

@@ -41,9 +41,10 @@ import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.journal.JournalIntake;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.learn.TrialSlots;
+import org.kindgirdle.server.records.SaidDates;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.stereotype.Component;
 
 /**
@@ -103,7 +104,7 @@ class DemoLives {
         final Random random;
         final List<LayerEvent> events = new ArrayList<>();
         /** what was said after each record, by its number, while the ball filled */
-        final Map<Integer, JournalIntake.Dates> said = new HashMap<>();
+        final Map<Integer, SaidDates> said = new HashMap<>();
 
         /** what its looks leave, so that it is worked out once a look and not once a day */
         @Nullable
@@ -279,7 +280,7 @@ class DemoLives {
 
     private static void sayAfter(Life life, LayerProjection now, LocalDate day) {
         int last = life.events.size() - 1;
-        JournalIntake.Dates dates = JournalIntake.Dates.of(now);
+        SaidDates dates = SaidDates.of(now);
         if (dates != null && life.events.get(last).on().equals(day)) {
             life.said.put(last, dates);
         }

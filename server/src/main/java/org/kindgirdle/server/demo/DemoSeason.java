@@ -42,10 +42,10 @@ import org.kindgirdle.core.sever.LeafBalance;
 import org.kindgirdle.core.sever.Shelter;
 import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.journal.LayerJournal;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Component;
 

@@ -15,8 +15,9 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.exchange.RowException.Wrong;
 import org.kindgirdle.server.journal.JournalIntake;
-import org.kindgirdle.server.journal.RecordKind;
 import org.kindgirdle.server.journal.WholeJournals;
+import org.kindgirdle.server.records.RecordKind;
+import org.kindgirdle.server.records.SaidDates;
 import org.kindgirdle.server.time.BusinessClock;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -229,11 +230,11 @@ final class RecordIntake implements Table.Intake {
         return new Row(line, layer, kind, noted, kind == RecordKind.SET ? setting(cells) : null);
     }
 
-    private static JournalIntake.@Nullable Dates said(ObjectNode cells) {
+    private static @Nullable SaidDates said(ObjectNode cells) {
         LocalDate q10 = RowCells.date(cells, RecordTable.READY10_ON);
         LocalDate q50 = RowCells.date(cells, RecordTable.READY50_ON);
         LocalDate q90 = RowCells.date(cells, RecordTable.READY90_ON);
-        return q10 == null && q50 == null && q90 == null ? null : new JournalIntake.Dates(q10, q50, q90);
+        return q10 == null && q50 == null && q90 == null ? null : new SaidDates(q10, q50, q90);
     }
 
     private Setting setting(ObjectNode cells) {

@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.server.journal.LayerTags;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.layers.LayerTags;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -8,6 +8,8 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.verdict.Fact;
 import org.kindgirdle.core.verdict.Verdict;
+import org.kindgirdle.server.projection.Layer;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
 
 /**
  * A verdict as it was given when something was recorded, with all that it rested on.
@@ -47,9 +49,9 @@ record GivenVerdict(
                 facts,
                 projection.alsoDo().stream().sorted().map(Enum::name).toList(),
                 nursery.today(),
-                nursery.species(nursery.mother(layer.motherId).speciesCode()).profileNumber(),
-                layer.recipeNumber,
+                nursery.species(nursery.mother(layer.motherId()).speciesCode()).profileNumber(),
+                layer.recipeNumber(),
                 nursery.rulesNumber(),
-                nursery.timeNumber(nursery.mother(layer.motherId).speciesCode()));
+                nursery.timeNumber(nursery.mother(layer.motherId()).speciesCode()));
     }
 }

@@ -14,11 +14,18 @@ import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerEvent;
-import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.nursery.NurseryLock;
+import org.kindgirdle.server.projection.Layer;
+import org.kindgirdle.server.projection.Projections;
+import org.kindgirdle.server.records.Journals;
+import org.kindgirdle.server.records.LayerEventRow;
+import org.kindgirdle.server.records.RecordCodec;
+import org.kindgirdle.server.records.SaidDates;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -37,7 +44,7 @@ public class JournalIntake {
     /** Layers that are held in memory at once. */
     private static final int AT_ONCE = 500;
 
-    private final LayerRepository layers;
+    private final JournaledLayers layers;
     private final Journals journals;
     private final RecordCodec codec;
     private final Snapshots snapshots;
@@ -47,7 +54,7 @@ public class JournalIntake {
     private final EntityManager entities;
 
     JournalIntake(
-            LayerRepository layers,
+            JournaledLayers layers,
             Journals journals,
             RecordCodec codec,
             Snapshots snapshots,
@@ -99,24 +106,11 @@ public class JournalIntake {
             @Nullable UUID corrects,
             LayerRecord what,
             String note,
-            @Nullable Dates said) {
+            @Nullable SaidDates said) {
 
         /** Written down when it happened. */
-        public Noted(UUID id, Instant at, long personId, LayerRecord what, String note, @Nullable Dates said) {
+        public Noted(UUID id, Instant at, long personId, LayerRecord what, String note, @Nullable SaidDates said) {
             this(id, at, at, 0, personId, null, what, note, said);
-        }
-    }
-
-    /** Days that were said of a full ball, each null beyond the horizon. */
-    public record Dates(
-            @Nullable LocalDate q10,
-            @Nullable LocalDate q50,
-            @Nullable LocalDate q90) {
-
-        /** Null for a layer that is off its mother. */
-        public static @Nullable Dates of(LayerProjection projection) {
-            LayerProjection.RootForecast forecast = projection.forecast();
-            return forecast == null ? null : new Dates(forecast.q10(), forecast.q50(), forecast.q90());
         }
     }
 
@@ -151,13 +145,13 @@ public class JournalIntake {
         all.forEach(one ->
                 more.computeIfAbsent(one.code(), code -> new ArrayList<>()).addAll(one.records()));
         List<Layer> some = layers.findByCodeIn(more.keySet());
-        Map<Long, List<LayerEvent>> known = journals.of(some);
+        Map<Long, List<LayerEvent>> known = journals.of(Layer.ids(some));
         List<LayerEventRow> fresh = new ArrayList<>();
         for (Layer layer : some) {
             List<LayerEvent> journal = new ArrayList<>(known.getOrDefault(layer.id(), List.of()));
-            for (Noted noted : more.getOrDefault(layer.code, List.of())) {
+            for (Noted noted : more.getOrDefault(layer.code(), List.of())) {
                 LayerEventRow row = row(noted, zone);
-                row.layerId = layer.id();
+                row.belongTo(layer.id());
                 journal.add(event(noted, zone));
                 fresh.add(row);
             }
@@ -198,13 +192,12 @@ public class JournalIntake {
                     one.recipeId(),
                     one.recipeNumber(),
                     LocalDate.ofInstant(one.records().get(0).at(), zone));
-            layer.method = nursery.recipe(one.recipeId(), one.recipeNumber()).method();
             List<LayerEvent> journal =
                     one.records().stream().map(noted -> event(noted, zone)).toList();
             LayerState state = Projections.state(journal);
-            if (state != null) {
-                layer.hand = Objects.requireNonNullElse(state.set().hand(), "");
-            }
+            layer.begin(
+                    nursery.recipe(one.recipeId(), one.recipeNumber()).method(),
+                    state == null ? null : state.set().hand());
             Projections.write(layer, Projections.of(layer, journal, nursery), journal.size(), nursery);
             rows.add(layer);
             records.put(
@@ -213,12 +206,12 @@ public class JournalIntake {
         }
         rows.forEach(layer -> {
             entities.persist(layer);
-            records.getOrDefault(layer.number, List.of()).forEach(row -> row.layerId = layer.id());
+            records.getOrDefault(layer.number(), List.of()).forEach(row -> row.belongTo(layer.id()));
         });
         // records refer to their layers, which Hibernate is not told: they come first
         entities.flush();
         insert(records.values().stream().flatMap(List::stream).toList());
-        return rows.stream().map(layer -> layer.code).toList();
+        return rows.stream().map(layer -> layer.code()).toList();
     }
 
     private static LayerEvent event(Noted noted, ZoneId zone) {
@@ -239,17 +232,7 @@ public class JournalIntake {
     }
 
     private LayerEventRow row(Noted noted, ZoneId zone) {
-        LayerEventRow row = LayerEventRow.fresh();
-        row.uuid = noted.id();
-        row.kind = RecordKind.of(noted.what());
-        row.onDate = LocalDate.ofInstant(noted.at(), zone);
-        row.occurredAt = noted.at();
-        row.recordedAt = noted.recordedAt();
-        row.clockOffsetDays = noted.clockOffsetDays();
-        row.corrects = noted.corrects();
-        row.personId = noted.personId();
-        row.details = codec.write(noted.what());
-        row.note = noted.note();
+        LayerEventRow row = codec.row(event(noted, zone), noted.note(), noted.personId(), noted.clockOffsetDays());
         row.said(noted.said());
         return row;
     }

@@ -9,7 +9,6 @@ import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -23,7 +22,16 @@ import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.layer.Work;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.projection.Layer;
+import org.kindgirdle.server.projection.Projections;
+import org.kindgirdle.server.projection.TipFirst;
+import org.kindgirdle.server.records.Journals;
+import org.kindgirdle.server.records.LayerEventRow;
+import org.kindgirdle.server.records.RecordCodec;
+import org.kindgirdle.server.records.RecordKind;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,8 +43,8 @@ public class LayerJournal {
     /** A device's clock may run ahead of the server's by this much. */
     private static final Duration CLOCK_SLACK = Duration.ofMinutes(10);
 
-    private final LayerRepository layers;
-    private final LayerEventRepository events;
+    private final JournaledLayers layers;
+    private final JournalRows events;
     private final RecordCodec codec;
     private final Snapshots snapshots;
     private final BusinessClock clock;
@@ -49,8 +57,8 @@ public class LayerJournal {
     private final MadeOtherwise madeOtherwise;
 
     LayerJournal(
-            LayerRepository layers,
-            LayerEventRepository events,
+            JournaledLayers layers,
+            JournalRows events,
             RecordCodec codec,
             Snapshots snapshots,
             BusinessClock clock,
@@ -124,25 +132,25 @@ public class LayerJournal {
                     one.recipeId(),
                     one.recipeNumber(),
                     on);
-            layer.method = Projections.context(layer, null, nursery).recipe().method();
-            layer.hand = Objects.requireNonNullElse(one.set().hand(), "");
+            layer.begin(
+                    Projections.context(layer, null, nursery).recipe().method(),
+                    one.set().hand());
             number++;
             UUID uuid = UUID.nameUUIDFromBytes((batchId + "/" + rows.size()).getBytes());
-            LayerEventRow record = row(uuid, RecordKind.SET, one.set(), one.occurredAt(), on, null, one.note());
+            LayerEventRow record = row(uuid, one.set(), one.occurredAt(), on, null, one.note());
             rows.add(layers.save(layer));
-            record.layerId = layer.id();
+            record.belongTo(layer.id());
             List<LayerEventRow> own = new ArrayList<>(List.of(record));
             if (one.done() != null) {
                 LayerEventRow done = row(
                         UUID.nameUUIDFromBytes((uuid + "/" + one.done()).getBytes()),
-                        RecordKind.TENDED,
                         new LayerRecord.Tended(one.done(), null),
                         // after it was set, whatever the order of their identities
                         one.occurredAt().plusMillis(1),
                         on,
                         null,
                         "");
-                done.layerId = layer.id();
+                done.belongTo(layer.id());
                 own.add(done);
             }
             LayerProjection projection = Projections.of(layer, codec.events(own), nursery);
@@ -150,7 +158,7 @@ public class LayerJournal {
             if (projection != null) {
                 String verdict = codec.write(GivenVerdict.of(projection, layer, nursery));
                 own.forEach(each -> {
-                    each.verdict = verdict;
+                    each.judge(verdict);
                     each.said(projection, nursery.today());
                 });
             }
@@ -159,7 +167,7 @@ public class LayerJournal {
         // records refer to their layers, which Hibernate is not told: they come first
         entities.flush();
         events.saveAll(records);
-        return rows.stream().map(layer -> layer.code).toList();
+        return rows.stream().map(layer -> layer.code()).toList();
     }
 
     /**
@@ -217,8 +225,8 @@ public class LayerJournal {
         checkTime(occurredAt);
         NurserySnapshot nursery = snapshots.hold();
         List<Layer> locked = layers.lockByCodes(all.stream().map(Sent::code).collect(Collectors.toSet()));
-        Map<String, Layer> byCode = locked.stream().collect(Collectors.toMap(layer -> layer.code, layer -> layer));
-        Map<Long, List<LayerEvent>> own = journals.of(locked);
+        Map<String, Layer> byCode = locked.stream().collect(Collectors.toMap(layer -> layer.code(), layer -> layer));
+        Map<Long, List<LayerEvent>> own = journals.of(Layer.ids(locked));
         List<Recorded> recorded = new ArrayList<>();
         for (Sent one : all) {
             Layer layer = byCode.get(one.code());
@@ -260,12 +268,11 @@ public class LayerJournal {
         }
         checkCorrection(kind, corrects, journal);
         checkPlace(what, nursery);
-        if (kind == RecordKind.SEVERED && corrects == null && layer.phase == LayerPhase.ON_MOTHER) {
+        if (kind == RecordKind.SEVERED && corrects == null && layer.phase() == LayerPhase.ON_MOTHER) {
             checkTipFirst(layer);
         }
-        LayerEventRow row =
-                row(uuid, kind, what, occurredAt, LocalDate.ofInstant(occurredAt, clock.zone()), corrects, note);
-        row.layerId = layer.id();
+        LayerEventRow row = row(uuid, what, occurredAt, LocalDate.ofInstant(occurredAt, clock.zone()), corrects, note);
+        row.belongTo(layer.id());
 
         LayerState state = Projections.state(journal);
         if (state != null && corrects == null) {
@@ -284,11 +291,11 @@ public class LayerJournal {
         }
         Projections.write(layer, projection, journal.size(), nursery);
         if (projection != null) {
-            row.verdict = codec.write(GivenVerdict.of(projection, layer, nursery));
+            row.judge(codec.write(GivenVerdict.of(projection, layer, nursery)));
             row.said(projection, nursery.today());
         }
         events.save(row);
-        return new Recorded(uuid, layer.revision, projection == null ? null : conflict(projection, uuid));
+        return new Recorded(uuid, layer.revision(), projection == null ? null : conflict(projection, uuid));
     }
 
     private static Recorded again(LayerEvent twin, LayerRecord what, Layer layer) {
@@ -299,39 +306,23 @@ public class LayerJournal {
                             + " under a new UUID.",
                     Map.of("recordId", twin.id()));
         }
-        return new Recorded(twin.id(), layer.revision, null);
+        return new Recorded(twin.id(), layer.revision(), null);
     }
 
     /** Which of some codes belong to a layer. */
     @Transactional(readOnly = true)
     Set<String> known(Collection<String> codes) {
-        return layers.findByCodeIn(codes).stream().map(layer -> layer.code).collect(Collectors.toSet());
+        return layers.findByCodeIn(codes).stream().map(layer -> layer.code()).collect(Collectors.toSet());
     }
 
     private LayerEventRow row(
-            UUID uuid,
-            RecordKind kind,
-            LayerRecord what,
-            Instant occurredAt,
-            LocalDate on,
-            @Nullable UUID corrects,
-            String note) {
-        LayerEventRow row = LayerEventRow.fresh();
-        row.uuid = uuid;
-        row.kind = kind;
-        row.onDate = on;
-        row.occurredAt = occurredAt;
-        row.recordedAt = clock.systemNow();
-        row.clockOffsetDays = clock.offsetDays();
-        row.personId = person.id();
-        row.corrects = corrects;
-        row.details = codec.write(what);
-        row.note = note;
-        return row;
+            UUID uuid, LayerRecord what, Instant occurredAt, LocalDate on, @Nullable UUID corrects, String note) {
+        LayerEvent event = new LayerEvent(uuid, on, occurredAt, clock.systemNow(), corrects, what);
+        return codec.row(event, note, person.id(), clock.offsetDays());
     }
 
     private void checkTipFirst(Layer layer) {
-        List<String> first = tipFirst.before(List.of(layer)).getOrDefault(layer.code, List.of());
+        List<String> first = tipFirst.before(List.of(layer)).getOrDefault(layer.code(), List.of());
         if (!first.isEmpty()) {
             throw ProblemException.conflict(
                     "Sever from the tip down",

@@ -8,6 +8,7 @@ import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.server.nursery.RecipeView;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.words.Phrases;
 import org.springframework.stereotype.Component;
 

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.records.RecordKind;
 import tools.jackson.databind.JsonNode;
 
 /**

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.records.RecordKind;
 import tools.jackson.databind.JsonNode;
 
 /**

@@ -15,6 +15,11 @@ import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
+import org.kindgirdle.server.projection.Layer;
+import org.kindgirdle.server.projection.Projections;
+import org.kindgirdle.server.records.LayerEventRow;
+import org.kindgirdle.server.records.RecordCodec;
+import org.kindgirdle.server.records.RecordKind;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
@@ -26,12 +31,12 @@ public class WholeJournals {
 
     private static final Limit AT_ONCE = Limit.of(1000);
 
-    private final LayerRepository layers;
-    private final LayerEventRepository events;
+    private final JournaledLayers layers;
+    private final JournalRows events;
     private final RecordCodec codec;
     private final EntityManager entities;
 
-    WholeJournals(LayerRepository layers, LayerEventRepository events, RecordCodec codec, EntityManager entities) {
+    WholeJournals(JournaledLayers layers, JournalRows events, RecordCodec codec, EntityManager entities) {
         this.layers = layers;
         this.events = events;
         this.codec = codec;
@@ -73,7 +78,7 @@ public class WholeJournals {
         List<Layer> some;
         do {
             some = layers.findByNumberGreaterThanOrderByNumber(number, AT_ONCE);
-            number = some.isEmpty() ? number : some.get(some.size() - 1).number;
+            number = some.isEmpty() ? number : some.get(some.size() - 1).number();
             lives(some).forEach(to);
             // what was handed over is not held on to
             entities.clear();
@@ -92,7 +97,7 @@ public class WholeJournals {
         return records.isEmpty()
                 ? Map.of()
                 : events.layersOf(records).stream()
-                        .collect(Collectors.toMap(LayerEventRepository.Of::record, LayerEventRepository.Of::code));
+                        .collect(Collectors.toMap(JournalRows.Of::record, JournalRows.Of::code));
     }
 
     /** The type of a kind's details, for those that read and write them. */
@@ -106,17 +111,17 @@ public class WholeJournals {
         }
         Map<Long, List<Entry>> entries = new HashMap<>();
         events.findByLayerIdInOrderById(some.stream().map(Layer::id).toList())
-                .forEach(row -> entries.computeIfAbsent(row.layerId, id -> new ArrayList<>())
+                .forEach(row -> entries.computeIfAbsent(row.layerId(), id -> new ArrayList<>())
                         .add(entry(row)));
         return some.stream()
                 .map(layer -> new Life(
-                        layer.code,
-                        layer.batchId,
-                        layer.motherId,
-                        layer.limbId,
-                        layer.recipeId,
-                        layer.recipeNumber,
-                        layer.phase,
+                        layer.code(),
+                        layer.batchId(),
+                        layer.motherId(),
+                        layer.limbId(),
+                        layer.recipeId(),
+                        layer.recipeNumber(),
+                        layer.phase(),
                         entries.getOrDefault(layer.id(), List.of()).stream()
                                 .sorted((a, b) -> LayerEvent.ORDER.compare(a.event, b.event))
                                 .toList()))
@@ -125,13 +130,13 @@ public class WholeJournals {
 
     private Entry entry(LayerEventRow row) {
         return new Entry(
-                row.kind,
+                row.kind(),
                 codec.event(row),
-                row.clockOffsetDays,
-                row.personId,
-                row.note,
-                row.ready10On,
-                row.ready50On,
-                row.ready90On);
+                row.clockOffsetDays(),
+                row.personId(),
+                row.note(),
+                row.ready10On(),
+                row.ready50On(),
+                row.ready90On());
     }
 }

@@ -1,4 +1,4 @@
-/** Layers: the append-only journal and the projection made from it. */
+/** The journals of the layers are written here: records by hand, for many at once, and with files. */
 @NullMarked
 package org.kindgirdle.server.journal;
 

@@ -9,10 +9,10 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.learn.Hindsight;
 import org.kindgirdle.core.learn.Share;
-import org.kindgirdle.server.journal.LayerQuery;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Outcomes;
-import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.layers.LayerQuery;
+import org.kindgirdle.server.outcomes.Outcomes;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -16,14 +16,14 @@ import org.kindgirdle.core.plan.Effort;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.ShoppingList;
-import org.kindgirdle.server.journal.LayerQuery;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Outcomes;
-import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.layers.LayerQuery;
 import org.kindgirdle.server.nursery.PriceLists;
 import org.kindgirdle.server.nursery.PricesView;
 import org.kindgirdle.server.nursery.Supplies;
 import org.kindgirdle.server.nursery.SuppliesView;
+import org.kindgirdle.server.outcomes.Outcomes;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

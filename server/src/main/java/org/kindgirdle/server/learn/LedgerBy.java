@@ -2,9 +2,9 @@ package org.kindgirdle.server.learn;
 
 import java.util.function.Function;
 import org.kindgirdle.core.set.Recipe;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Outcomes;
 import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.outcomes.Outcomes;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
 
 /** What the ledger keeps layers apart by. */
 enum LedgerBy {

@@ -8,8 +8,8 @@ import java.util.stream.Collectors;
 import org.kindgirdle.core.learn.BlockedDifference;
 import org.kindgirdle.core.learn.Share;
 import org.kindgirdle.core.learn.TwoShares;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.words.Phrases;
 import org.springframework.stereotype.Component;
 

@@ -3,7 +3,7 @@ package org.kindgirdle.server.look;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import org.kindgirdle.server.journal.LayerChanges;
+import org.kindgirdle.server.layers.LayerChanges;
 
 /**
  * A day's walk.

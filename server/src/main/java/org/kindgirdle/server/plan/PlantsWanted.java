@@ -11,10 +11,10 @@ import org.kindgirdle.core.plan.NumbersWanted;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.SpeciesCounts;
+import org.kindgirdle.server.layers.SpeciesCounts;
 import org.kindgirdle.server.nursery.RecipeView;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
 
 /**
  * Plants that are wanted, with what the house knows of getting them.

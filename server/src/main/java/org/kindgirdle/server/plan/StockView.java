@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.plan.LimbScore;
-import org.kindgirdle.server.journal.TakenFromMothers;
+import org.kindgirdle.server.layers.TakenFromMothers;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.MotherHistory;
 import org.kindgirdle.server.nursery.MotherView;

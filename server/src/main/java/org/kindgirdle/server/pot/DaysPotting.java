@@ -13,11 +13,11 @@ import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.pot.PotChoice;
 import org.kindgirdle.core.set.RingAndBall;
-import org.kindgirdle.server.journal.LiveLayers;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Snapshots;
+import org.kindgirdle.server.layers.LiveLayers;
 import org.kindgirdle.server.nursery.Supplies;
 import org.kindgirdle.server.nursery.SuppliesView;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

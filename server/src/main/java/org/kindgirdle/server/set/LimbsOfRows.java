@@ -7,7 +7,7 @@ import java.util.Map;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.core.verdict.Level;
-import org.kindgirdle.server.journal.TakenFromMothers;
+import org.kindgirdle.server.layers.TakenFromMothers;
 import org.kindgirdle.server.nursery.LimbView;
 import org.kindgirdle.server.nursery.Limbs;
 import org.kindgirdle.server.plan.LimbStands;

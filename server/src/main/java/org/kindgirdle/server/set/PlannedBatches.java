@@ -11,8 +11,6 @@ import org.kindgirdle.core.plan.Effort;
 import org.kindgirdle.core.set.MediumMix;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.ShoppingList;
-import org.kindgirdle.server.journal.NurserySnapshot;
-import org.kindgirdle.server.journal.Snapshots;
 import org.kindgirdle.server.nursery.MotherView;
 import org.kindgirdle.server.nursery.PlaceView;
 import org.kindgirdle.server.nursery.RecipeView;
@@ -20,6 +18,8 @@ import org.kindgirdle.server.nursery.Supplies;
 import org.kindgirdle.server.nursery.SuppliesView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

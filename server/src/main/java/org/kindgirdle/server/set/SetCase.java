@@ -8,8 +8,8 @@ import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.HouseHormone;
-import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
 
 /**
  * A batch that is about to be set, with what is known of it.

@@ -7,10 +7,10 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import org.kindgirdle.core.verdict.Level;
-import org.kindgirdle.server.journal.NurserySnapshot;
 import org.kindgirdle.server.learn.TrialSlots;
 import org.kindgirdle.server.plan.Remark;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.words.Phrases;
 import org.springframework.stereotype.Component;
 

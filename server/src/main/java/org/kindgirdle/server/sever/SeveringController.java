@@ -2,9 +2,9 @@ package org.kindgirdle.server.sever;
 
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.set.LayerCode;
-import org.kindgirdle.server.journal.Reprojection;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Within;
+import org.kindgirdle.server.projection.Reprojection;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;

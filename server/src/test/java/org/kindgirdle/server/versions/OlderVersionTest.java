@@ -23,8 +23,8 @@ import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.MariaDbServer;
 import org.kindgirdle.server.harness.StartedNursery;
 import org.kindgirdle.server.harness.TestNursery;
-import org.kindgirdle.server.journal.Rebuild;
-import org.kindgirdle.server.journal.Reprojection;
+import org.kindgirdle.server.projection.Rebuild;
+import org.kindgirdle.server.projection.Reprojection;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

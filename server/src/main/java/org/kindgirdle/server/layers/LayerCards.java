@@ -1,0 +1,209 @@
+package org.kindgirdle.server.layers;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.kindgirdle.core.climate.Cover;
+import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.harden.HardenVerdict;
+import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.layer.LayerContext;
+import org.kindgirdle.core.layer.LayerEvent;
+import org.kindgirdle.core.layer.LayerProjection;
+import org.kindgirdle.core.layer.LayerRecord;
+import org.kindgirdle.core.layer.LayerState;
+import org.kindgirdle.core.layer.Projector;
+import org.kindgirdle.core.layer.Replay;
+import org.kindgirdle.core.plan.GrowingYears;
+import org.kindgirdle.core.set.Method;
+import org.kindgirdle.core.set.RingAndBall;
+import org.kindgirdle.server.nursery.Limbs;
+import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.projection.Layer;
+import org.kindgirdle.server.projection.Projections;
+import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.words.Advice;
+import org.kindgirdle.server.words.Format;
+import org.kindgirdle.server.words.Words;
+import org.springframework.stereotype.Component;
+
+/** Makes the cards of layers; those of many in a handful of statements. */
+@Component
+class LayerCards {
+
+    private final Limbs limbs;
+    private final CurrentPerson person;
+    private final Words words;
+
+    LayerCards(Limbs limbs, CurrentPerson person, Words words) {
+        this.limbs = limbs;
+        this.person = person;
+        this.words = words;
+    }
+
+    /**
+     * A layer as of today.
+     *
+     * @param projection of a layer that was taken back: what it would have been
+     * @param inForce false if it was taken back
+     */
+    record Known(
+            Layer layer, List<LayerEvent> journal, LayerContext context, LayerProjection projection, boolean inForce) {
+
+        static Known of(Layer layer, List<LayerEvent> journal, NurserySnapshot nursery) {
+            LayerProjection projection = Projections.of(layer, journal, nursery);
+            LayerContext context = Projections.context(layer, projection == null ? null : projection.state(), nursery);
+            if (projection != null) {
+                return new Known(layer, journal, context, projection, true);
+            }
+            LayerState first = Replay.of(journal.stream()
+                    .filter(event -> event.what() instanceof LayerRecord.Set)
+                    .toList());
+            return new Known(layer, journal, context, Projector.project(first, context, nursery.today()), false);
+        }
+    }
+
+    /** In the order given. */
+    List<LayerCard> of(List<Known> some, NurserySnapshot nursery) {
+        Map<Long, String> limbNames = limbs.names(some.stream()
+                .map(one -> one.layer().limbId())
+                .filter(Objects::nonNull)
+                .distinct()
+                .toList());
+        Format format = new Format(person.units(), nursery.today());
+        return some.stream().map(one -> card(one, nursery, limbNames, format)).toList();
+    }
+
+    private LayerCard card(Known one, NurserySnapshot nursery, Map<Long, String> limbNames, Format format) {
+        Layer layer = one.layer();
+        LayerProjection projection = one.projection();
+        LayerContext context = one.context();
+        LayerState state = projection.state();
+        MotherView mother = nursery.mother(layer.motherId());
+        SpeciesProfile species = context.species();
+        Advice advice = one.inForce() ? words.advice(projection, context, format) : words.withdrawn();
+        return new LayerCard(
+                layer.code(),
+                layer.revision(),
+                nursery.today(),
+                layer.phase(),
+                new LayerCard.MotherOf(
+                        layer.motherId(),
+                        mother.code(),
+                        mother.variety(),
+                        nursery.place(layer.standsAt() == null ? mother.placeId() : layer.standsAt())
+                                .name(),
+                        layer.setMotherId() == layer.motherId()
+                                ? null
+                                : nursery.mother(layer.setMotherId()).code(),
+                        layer.limbId() == null ? null : limbNames.get(layer.limbId()),
+                        nursery.formerLabels(layer.motherId()).stream()
+                                .filter(label -> !label.until().isBefore(state.setOn()))
+                                .toList()),
+                new LayerCard.SpeciesOf(species.code(), species.botanical(), species.common(), species.hazards()),
+                recipe(layer, state, nursery),
+                state.setOn(),
+                state.ringedOn(),
+                state.looks().isEmpty()
+                        ? null
+                        : state.looks().get(state.looks().size() - 1).on(),
+                drawing(projection, context),
+                state.stage(),
+                state.sectors().densities(),
+                state.fillPercent(),
+                state.sectors().coverage(),
+                state.sectors().widestGapDeg(),
+                state.conditions(),
+                state.attempts(),
+                advice,
+                one.inForce()
+                        ? projection.alsoDo().stream()
+                                .sorted()
+                                .map(also -> new LayerCard.Also(
+                                        also.name(),
+                                        words.also(also, projection, context, format),
+                                        words.coverOf(also, projection, context, nursery.today())))
+                                .toList()
+                        : List.of(),
+                one.inForce() ? jobs(projection, layer.method(), nursery.today()) : List.of(),
+                one.inForce() ? odds(projection, context.rules()) : List.of(),
+                state.plant() == null
+                        ? null
+                        : new LayerCard.PlantView(
+                                layer.standsAt() == null ? mother.placeId() : layer.standsAt(),
+                                state.plant().severedOn(),
+                                state.plant().rung(),
+                                state.plant().rungSince(),
+                                state.plant().potted(),
+                                state.plant().mossSince(),
+                                state.plant().ladder(),
+                                state.stubTidied(),
+                                new GrowingYears(context.climate(), species.opensAtMeanC())
+                                        .opensNextYear(state.plant().severedOn())
+                                        .orElse(null)),
+                suggested(projection, context, format));
+    }
+
+    /** The recipe that it goes by now. */
+    private static LayerCard.RecipeOf recipe(Layer layer, LayerState state, NurserySnapshot nursery) {
+        LayerState.MadeBy madeBy = state.madeBy();
+        long id = madeBy == null ? layer.recipeId() : madeBy.recipeId();
+        int number = madeBy == null ? layer.recipeNumber() : madeBy.recipeNumber();
+        return new LayerCard.RecipeOf(id, nursery.recipe(id).name(), number, layer.method());
+    }
+
+    private static List<LayerCard.StageOdds> odds(LayerProjection projection, HouseRules rules) {
+        LayerProjection.RootForecast forecast = projection.forecast();
+        return forecast == null
+                ? List.of()
+                : forecast.ready().stages(rules, forecast.thermalDays()).entrySet().stream()
+                        .map(stage -> new LayerCard.StageOdds(stage.getKey(), stage.getValue()))
+                        .toList();
+    }
+
+    static LayerCard.Drawing drawing(LayerProjection projection, LayerContext context) {
+        HouseRules rules = context.rules();
+        LayerState state = projection.state();
+        Cover cover = context.wrappedBy(state).cover();
+        for (LayerState.CoverFrom change : state.covers()) {
+            cover = change.cover();
+        }
+        return new LayerCard.Drawing(
+                projection.ball(),
+                state.ringMm(),
+                RingAndBall.aboveMm(rules),
+                RingAndBall.belowMm(rules),
+                state.set().position(),
+                state.set().wood(),
+                state.set().leavesBeyond(),
+                state.set().leanDeg(),
+                projection.load(),
+                state.propped(),
+                cover,
+                context.recipe().method());
+    }
+
+    private List<LayerCard.JobView> jobs(LayerProjection projection, Method method, LocalDate today) {
+        return projection.jobs().stream()
+                .map(job -> new LayerCard.JobView(
+                        job.code(),
+                        words.job(job.code(), method),
+                        job.from(),
+                        job.by(),
+                        Math.max(0, ChronoUnit.DAYS.between(job.by(), today))))
+                .toList();
+    }
+
+    private LayerCard.Suggested suggested(LayerProjection projection, LayerContext context, Format format) {
+        LayerState state = projection.state();
+        LayerProjection.RootForecast forecast = projection.forecast();
+        double water = forecast == null ? 0 : forecast.waterToAddG();
+        double ring = RingAndBall.againMm(context.rules(), state.ringMm());
+        HardenVerdict hardening = projection.hardening();
+        return new LayerCard.Suggested(
+                water, ring, hardening == null ? null : hardening.to(), words.firstMedia(context, format));
+    }
+}
