@@ -22,10 +22,10 @@ import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.layers.DueLayers;
 import org.kindgirdle.server.look.Walk;
-import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.PlaceView;
-import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.mothers.MotherView;
+import org.kindgirdle.server.places.PlaceView;
+import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.recipes.Recipes;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.words.Phrases;
@@ -41,14 +41,14 @@ class Agenda {
 
     private final Snapshots snapshots;
     private final Walk walk;
-    private final Nursery nursery;
+    private final Recipes recipes;
     private final Words words;
     private final Phrases phrases;
 
-    Agenda(Snapshots snapshots, Walk walk, Nursery nursery, Words words, Phrases phrases) {
+    Agenda(Snapshots snapshots, Walk walk, Recipes recipes, Words words, Phrases phrases) {
         this.snapshots = snapshots;
         this.walk = walk;
-        this.nursery = nursery;
+        this.recipes = recipes;
         this.words = words;
         this.phrases = phrases;
     }
@@ -120,7 +120,7 @@ class Agenda {
 
     /** For each species in use, where most of its mothers stand, with the first recipe of the house. */
     private List<Entry> windows(NurserySnapshot now) {
-        RecipeView recipe = nursery.recipes().stream()
+        RecipeView recipe = recipes.all().stream()
                 .filter(one -> one.recipe().method().hangs())
                 .findFirst()
                 .orElse(null);

@@ -6,9 +6,9 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Reprojection;
+import org.kindgirdle.server.site.Sites;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -30,7 +30,7 @@ class CalendarController {
     private final Addresses addresses;
     private final Agenda agenda;
     private final ToldEntries told;
-    private final Nursery nursery;
+    private final Sites sites;
     private final Reprojection reprojection;
     private final String publicAddress;
 
@@ -38,13 +38,13 @@ class CalendarController {
             Addresses addresses,
             Agenda agenda,
             ToldEntries told,
-            Nursery nursery,
+            Sites sites,
             Reprojection reprojection,
             @Value("${kindgirdle.public-address:}") String publicAddress) {
         this.addresses = addresses;
         this.agenda = agenda;
         this.told = told;
-        this.nursery = nursery;
+        this.sites = sites;
         this.reprojection = reprojection;
         this.publicAddress = publicAddress;
     }
@@ -94,6 +94,6 @@ class CalendarController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_TYPE, "text/calendar; charset=utf-8")
                 .header(HttpHeaders.CACHE_CONTROL, "private, no-store")
-                .body(Feed.of(nursery.site().name(), "kind-girdle", entries));
+                .body(Feed.of(sites.site().name(), "kind-girdle", entries));
     }
 }

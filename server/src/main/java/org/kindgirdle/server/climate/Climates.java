@@ -19,9 +19,9 @@ import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.pot.Stability;
-import org.kindgirdle.server.nursery.FrostsView;
-import org.kindgirdle.server.nursery.PlaceView;
-import org.kindgirdle.server.nursery.SiteView;
+import org.kindgirdle.server.places.PlaceView;
+import org.kindgirdle.server.site.FrostsView;
+import org.kindgirdle.server.site.SiteView;
 import org.springframework.stereotype.Service;
 
 /**

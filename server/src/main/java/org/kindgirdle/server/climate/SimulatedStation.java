@@ -6,8 +6,8 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.kindgirdle.core.climate.MonthlyNormals;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.SiteView;
+import org.kindgirdle.server.site.SiteView;
+import org.kindgirdle.server.site.Sites;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -32,10 +32,10 @@ class SimulatedStation implements Station {
     /** A forecast is off by this much for each day that it looks ahead, C. */
     private static final double FORECAST_ERROR_C = .35;
 
-    private final Nursery nursery;
+    private final Sites sites;
 
-    SimulatedStation(Nursery nursery) {
-        this.nursery = nursery;
+    SimulatedStation(Sites sites) {
+        this.sites = sites;
     }
 
     @Override
@@ -55,7 +55,7 @@ class SimulatedStation implements Station {
     }
 
     private MonthlyNormals normals() {
-        SiteView site = nursery.site();
+        SiteView site = sites.site();
         return new MonthlyNormals(site.minC(), site.maxC());
     }
 

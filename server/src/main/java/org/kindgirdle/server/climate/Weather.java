@@ -7,10 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.kindgirdle.core.climate.MonthlyNormals;
-import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.nursery.MasterDataChanged;
 import org.kindgirdle.server.nursery.NurseryLock;
-import org.kindgirdle.server.nursery.SiteView;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.site.SiteView;
+import org.kindgirdle.server.site.Sites;
 import org.kindgirdle.server.time.BusinessClock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -32,7 +33,7 @@ public class Weather {
     private static final int MAX_DAYS_SHOWN = 1100;
 
     private final WeatherStore store;
-    private final Nursery nursery;
+    private final Sites sites;
     private final NurseryLock lock;
     private final BusinessClock clock;
     private final ApplicationEventPublisher events;
@@ -40,13 +41,13 @@ public class Weather {
 
     Weather(
             WeatherStore store,
-            Nursery nursery,
+            Sites sites,
             NurseryLock lock,
             BusinessClock clock,
             ApplicationEventPublisher events,
             ObjectProvider<Station> station) {
         this.store = store;
-        this.nursery = nursery;
+        this.sites = sites;
         this.lock = lock;
         this.clock = clock;
         this.events = events;
@@ -79,7 +80,7 @@ public class Weather {
                     "a day after " + from + ", at most " + from.plusDays(MAX_DAYS_SHOWN),
                     "That span can't be shown.");
         }
-        SiteView site = nursery.site();
+        SiteView site = sites.site();
         MonthlyNormals normals = new MonthlyNormals(site.minC(), site.maxC());
         Map<LocalDate, KnownDay> known = new HashMap<>();
         store.forecast(clock.today()).forEach(day -> known.put(day.on(), new KnownDay(Kind.FORECAST, day)));
@@ -131,7 +132,7 @@ public class Weather {
     public void type(WeatherDay day) {
         lock.holdForChange();
         store.put(List.of(day), WeatherStore.Source.TYPED);
-        events.publishEvent(new Nursery.Changed("weather"));
+        events.publishEvent(new MasterDataChanged("weather"));
     }
 
     /** Keeps imported days; each replaces what was known of it. */
@@ -139,7 +140,7 @@ public class Weather {
     public void take(List<WeatherDay> days) {
         lock.holdForChange();
         store.put(days, WeatherStore.Source.IMPORTED);
-        events.publishEvent(new Nursery.Changed("weather"));
+        events.publishEvent(new MasterDataChanged("weather"));
     }
 
     /** Whether a station gives the weather by itself. */
@@ -156,7 +157,7 @@ public class Weather {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public boolean fetch(LocalDate today) {
-        if (station.isEmpty() || !nursery.hasSite() || store.hasForecast(today)) {
+        if (station.isEmpty() || !sites.hasSite() || store.hasForecast(today)) {
             return false;
         }
         LocalDate from = store.lastMeasured()

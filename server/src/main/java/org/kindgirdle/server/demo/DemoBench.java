@@ -12,8 +12,8 @@ import org.kindgirdle.core.set.MediumMix;
 import org.kindgirdle.core.set.Wrap;
 import org.kindgirdle.server.learn.TrialView;
 import org.kindgirdle.server.learn.Trials;
-import org.kindgirdle.server.nursery.Supplies;
-import org.kindgirdle.server.nursery.SuppliesView;
+import org.kindgirdle.server.supplies.Supplies;
+import org.kindgirdle.server.supplies.SuppliesView;
 import org.springframework.stereotype.Component;
 
 /** What the made-up nursery keeps at its bench, and a question that it asks. */

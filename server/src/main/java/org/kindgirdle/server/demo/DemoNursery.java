@@ -17,25 +17,27 @@ import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.Wound;
 import org.kindgirdle.core.set.Wrap;
-import org.kindgirdle.server.nursery.FrostsView;
-import org.kindgirdle.server.nursery.LimbView;
-import org.kindgirdle.server.nursery.Limbs;
-import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.Mothers;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.PlaceView;
-import org.kindgirdle.server.nursery.PriceLists;
-import org.kindgirdle.server.nursery.PricesView;
-import org.kindgirdle.server.nursery.RecipeView;
-import org.kindgirdle.server.nursery.Rights;
-import org.kindgirdle.server.nursery.SiteView;
+import org.kindgirdle.server.mothers.LimbView;
+import org.kindgirdle.server.mothers.Limbs;
+import org.kindgirdle.server.mothers.MotherView;
+import org.kindgirdle.server.mothers.Mothers;
+import org.kindgirdle.server.mothers.Rights;
 import org.kindgirdle.server.opening.BeforeServing;
+import org.kindgirdle.server.places.PlaceView;
+import org.kindgirdle.server.places.Places;
 import org.kindgirdle.server.plan.NumbersQuery;
 import org.kindgirdle.server.plan.TargetEdit;
 import org.kindgirdle.server.plan.Targets;
+import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.recipes.Recipes;
 import org.kindgirdle.server.security.People;
 import org.kindgirdle.server.security.Role;
 import org.kindgirdle.server.security.SignedIn;
+import org.kindgirdle.server.site.FrostsView;
+import org.kindgirdle.server.site.SiteView;
+import org.kindgirdle.server.site.Sites;
+import org.kindgirdle.server.supplies.PriceLists;
+import org.kindgirdle.server.supplies.PricesView;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -53,7 +55,9 @@ class DemoNursery implements BeforeServing {
     private static final String PASSWORD = "moss-and-knife";
 
     private final BusinessClock clock;
-    private final Nursery nursery;
+    private final Sites sites;
+    private final Places nurseryPlaces;
+    private final Recipes recipes;
     private final Mothers stock;
     private final Limbs limbs;
     private final People people;
@@ -68,7 +72,9 @@ class DemoNursery implements BeforeServing {
 
     DemoNursery(
             BusinessClock clock,
-            Nursery nursery,
+            Sites sites,
+            Places nurseryPlaces,
+            Recipes recipes,
             Mothers stock,
             Limbs limbs,
             People people,
@@ -81,7 +87,9 @@ class DemoNursery implements BeforeServing {
             DemoBench bench,
             TransactionTemplate transaction) {
         this.clock = clock;
-        this.nursery = nursery;
+        this.sites = sites;
+        this.nurseryPlaces = nurseryPlaces;
+        this.recipes = recipes;
         this.stock = stock;
         this.limbs = limbs;
         this.people = people;
@@ -97,7 +105,7 @@ class DemoNursery implements BeforeServing {
 
     @Override
     public void prepare() {
-        if (!clock.isDemo() || nursery.hasSite()) {
+        if (!clock.isDemo() || sites.hasSite()) {
             return;
         }
         // one transaction: a demo that was killed while it loaded begins anew
@@ -136,7 +144,7 @@ class DemoNursery implements BeforeServing {
     /** What the customers of the house have asked for. */
     private void wanted(Map<String, Long> recipes) {
         Map<String, Long> places = new HashMap<>();
-        nursery.places().forEach(place -> places.put(place.name(), key(place.id())));
+        nurseryPlaces.all().forEach(place -> places.put(place.name(), key(place.id())));
         for (DemoPlan.TargetPlan target : DemoPlan.TARGETS) {
             targets.add(new TargetEdit(
                     target.name(),
@@ -157,7 +165,7 @@ class DemoNursery implements BeforeServing {
     private void house() {
         prices.save(new PricesView(
                 "crowns", new Prices(21, Map.of("Moss", 1.9, "Coir", .6), .35, .5, .03, .8, .05, .25), 0L));
-        nursery.save(new SiteView(
+        sites.save(new SiteView(
                 "Tollen Fold, Isle of Carrow",
                 52.1,
                 "Europe/London",
@@ -170,7 +178,7 @@ class DemoNursery implements BeforeServing {
                 90,
                 0L));
         for (DemoPlan.PlacePlan place : DemoPlan.PLACES) {
-            nursery.save(new PlaceView(
+            nurseryPlaces.save(new PlaceView(
                     null,
                     place.name(),
                     place.order(),
@@ -188,7 +196,7 @@ class DemoNursery implements BeforeServing {
 
     private Map<String, Long> mothers() {
         Map<String, Long> places = new HashMap<>();
-        nursery.places().forEach(place -> places.put(place.name(), key(place.id())));
+        nurseryPlaces.all().forEach(place -> places.put(place.name(), key(place.id())));
         Map<String, Long> ids = new HashMap<>();
         for (DemoPlan.MotherPlan mother : Stream.concat(DemoPlan.MOTHERS.stream(), DemoPresentPlan.MOTHERS.stream())
                 .toList()) {
@@ -268,7 +276,7 @@ class DemoNursery implements BeforeServing {
                                 0,
                                 0)));
         for (RecipeView one : all) {
-            ids.put(one.name(), key(nursery.save(one).id()));
+            ids.put(one.name(), key(recipes.save(one).id()));
         }
         return ids;
     }

@@ -9,7 +9,7 @@ import org.kindgirdle.core.pot.Stability;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
-import org.kindgirdle.server.nursery.PlaceFrosts;
+import org.kindgirdle.server.places.PlaceFrosts;
 
 /** What stands where in the made-up nursery, and which layers are set when. Everything else follows from the core. */
 final class DemoPlan {

@@ -18,11 +18,11 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.Unit;
-import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.Confirmation;
 import org.kindgirdle.server.security.SecurityEventKind;
 import org.kindgirdle.server.security.SecurityLog;
+import org.kindgirdle.server.site.Sites;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -54,7 +54,7 @@ class ExchangeController {
     private final Imports imports;
     private final NurseryWriter nurseries;
     private final NurserySchema schema;
-    private final Nursery nursery;
+    private final Sites sites;
     private final JsonMapper json;
     private final Confirmation confirmation;
     private final SecurityLog log;
@@ -64,7 +64,7 @@ class ExchangeController {
             Imports imports,
             NurseryWriter nurseries,
             NurserySchema schema,
-            Nursery nursery,
+            Sites sites,
             JsonMapper json,
             Confirmation confirmation,
             SecurityLog log) {
@@ -75,7 +75,7 @@ class ExchangeController {
         this.tables = tables;
         this.imports = imports;
         this.nurseries = nurseries;
-        this.nursery = nursery;
+        this.sites = sites;
     }
 
     /** @param units in which a file's numbers may be; the first is the table's own */
@@ -204,8 +204,8 @@ class ExchangeController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     Imports.ImportView take(@PathVariable UUID fileId, @Valid @RequestBody TakeRequest how) {
         boolean isNursery = imports.view(fileId).nursery();
-        if (isNursery && nursery.hasSite()) {
-            String name = nursery.site().name();
+        if (isNursery && sites.hasSite()) {
+            String name = sites.site().name();
             if (!name.equals(how.nursery())) {
                 throw ProblemException.invalid(
                         "nursery",

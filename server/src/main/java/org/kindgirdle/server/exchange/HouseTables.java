@@ -17,20 +17,24 @@ import org.kindgirdle.core.set.HouseContainer;
 import org.kindgirdle.core.set.HouseHormone;
 import org.kindgirdle.server.climate.Weather;
 import org.kindgirdle.server.climate.WeatherDay;
-import org.kindgirdle.server.nursery.LimbView;
-import org.kindgirdle.server.nursery.Limbs;
-import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.Mothers;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.PlaceView;
-import org.kindgirdle.server.nursery.PriceLists;
-import org.kindgirdle.server.nursery.PricesView;
-import org.kindgirdle.server.nursery.RecipeView;
-import org.kindgirdle.server.nursery.SiteView;
-import org.kindgirdle.server.nursery.SpeciesView;
-import org.kindgirdle.server.nursery.Supplies;
-import org.kindgirdle.server.nursery.SuppliesView;
+import org.kindgirdle.server.mothers.LimbView;
+import org.kindgirdle.server.mothers.Limbs;
+import org.kindgirdle.server.mothers.MotherView;
+import org.kindgirdle.server.mothers.Mothers;
+import org.kindgirdle.server.places.PlaceView;
+import org.kindgirdle.server.places.Places;
+import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.recipes.Recipes;
+import org.kindgirdle.server.rules.HouseRuleBook;
 import org.kindgirdle.server.security.People;
+import org.kindgirdle.server.site.SiteView;
+import org.kindgirdle.server.site.Sites;
+import org.kindgirdle.server.species.SpeciesProfiles;
+import org.kindgirdle.server.species.SpeciesView;
+import org.kindgirdle.server.supplies.PriceLists;
+import org.kindgirdle.server.supplies.PricesView;
+import org.kindgirdle.server.supplies.Supplies;
+import org.kindgirdle.server.supplies.SuppliesView;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -38,7 +42,11 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class HouseTables {
 
-    private final Nursery nursery;
+    private final Sites sites;
+    private final Places places;
+    private final SpeciesProfiles species;
+    private final Recipes recipes;
+    private final HouseRuleBook rules;
     private final Mothers mothers;
     private final Limbs limbs;
     private final Supplies supplies;
@@ -49,7 +57,11 @@ class HouseTables {
     private final BeanTable.Tools tools;
 
     HouseTables(
-            Nursery nursery,
+            Sites sites,
+            Places places,
+            SpeciesProfiles species,
+            Recipes recipes,
+            HouseRuleBook rules,
             Mothers mothers,
             Limbs limbs,
             Supplies supplies,
@@ -59,7 +71,11 @@ class HouseTables {
             Refs refs,
             JsonMapper json,
             Validator validator) {
-        this.nursery = nursery;
+        this.sites = sites;
+        this.places = places;
+        this.species = species;
+        this.recipes = recipes;
+        this.rules = rules;
         this.mothers = mothers;
         this.limbs = limbs;
         this.supplies = supplies;
@@ -78,7 +94,7 @@ class HouseTables {
                 places(),
                 species(),
                 recipes(),
-                new RuleTable(nursery),
+                new RuleTable(rules),
                 prices(),
                 new MixTable(supplies),
                 containers(),
@@ -125,9 +141,9 @@ class HouseTables {
                 Shape.of(SiteView.class).without("version"),
                 "{\"arid\": false, \"version\": 0}",
                 () -> new Each<>(
-                        () -> nursery.hasSite() ? List.of(nursery.site()) : List.of(),
+                        () -> sites.hasSite() ? List.of(sites.site()) : List.of(),
                         row -> "site",
-                        (row, before) -> nursery.save(row)),
+                        (row, before) -> sites.save(row)),
                 tools);
     }
 
@@ -159,7 +175,7 @@ class HouseTables {
                 Shape.of(PlaceView.class).without("id", "version"),
                 "{\"id\": null, \"version\": 0, \"minShiftC\": 0, \"maxShiftC\": 0, \"vpdFactor\": 1, \"frosts\": \"SITE\","
                         + " \"stand\": \"OPEN\"}",
-                () -> new Each<>(nursery::places, PlaceView::name, (row, before) -> nursery.save(row)),
+                () -> new Each<>(places::all, PlaceView::name, (row, before) -> places.save(row)),
                 tools);
     }
 
@@ -170,16 +186,16 @@ class HouseTables {
                 Shape.of(SpeciesProfile.class).flat("cardinals"),
                 "{}",
                 () -> new Each<>(
-                        () -> nursery.species().stream()
+                        () -> species.all().stream()
                                 .map(SpeciesView::profile)
                                 .sorted((a, b) -> a.code().compareTo(b.code()))
                                 .toList(),
                         SpeciesProfile::code,
                         (row, before) -> before == null
-                                ? nursery.add(new SpeciesView(row, null, 1, 0L)).profile()
-                                : nursery.save(
+                                ? species.add(new SpeciesView(row, null, 1, 0L)).profile()
+                                : species.save(
                                                 row.code(),
-                                                nursery.species(row.code()).with(row))
+                                                species.one(row.code()).with(row))
                                         .profile()),
                 tools);
     }
@@ -193,7 +209,7 @@ class HouseTables {
                         .readOnly("number")
                         .flat("recipe"),
                 "{\"id\": null, \"number\": 0, \"version\": 0, \"recipe\": {\"containerG\": 0, \"containerMl\": 0}}",
-                () -> new Each<>(nursery::recipes, RecipeView::name, (row, before) -> nursery.save(row)),
+                () -> new Each<>(recipes::all, RecipeView::name, (row, before) -> recipes.save(row)),
                 tools);
     }
 

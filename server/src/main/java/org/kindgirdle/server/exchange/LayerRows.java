@@ -22,7 +22,7 @@ import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.journal.JournalIntake;
-import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.recipes.RecipeView;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;

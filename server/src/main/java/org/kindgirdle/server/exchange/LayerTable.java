@@ -17,11 +17,11 @@ import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.journal.WholeJournals;
-import org.kindgirdle.server.nursery.Mothers;
-import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.mothers.Mothers;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
+import org.kindgirdle.server.species.SpeciesProfiles;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -70,7 +70,7 @@ class LayerTable implements Table {
     private final Snapshots snapshots;
     private final Refs refs;
     private final Mothers mothers;
-    private final Nursery master;
+    private final SpeciesProfiles species;
     private final Validator validator;
     private final CurrentPerson person;
     private final BusinessClock clock;
@@ -82,7 +82,7 @@ class LayerTable implements Table {
             Snapshots snapshots,
             Refs refs,
             Mothers mothers,
-            Nursery master,
+            SpeciesProfiles species,
             Validator validator,
             CurrentPerson person,
             BusinessClock clock,
@@ -92,7 +92,7 @@ class LayerTable implements Table {
         this.snapshots = snapshots;
         this.refs = refs;
         this.mothers = mothers;
-        this.master = master;
+        this.species = species;
         this.validator = validator;
         this.person = person;
         this.clock = clock;
@@ -166,7 +166,7 @@ class LayerTable implements Table {
     @Override
     public Intake intake(Tally tally) {
         MissingMothers missing =
-                new MissingMothers(mothers, master, validator, refs.places().now());
+                new MissingMothers(mothers, species, validator, refs.places().now());
         return new LayerIntake(this::house, missing, person.id(), clock, json, tally);
     }
 

@@ -10,11 +10,11 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.exchange.RowException.Wrong;
-import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.Mothers;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.Rights;
+import org.kindgirdle.server.mothers.MotherView;
+import org.kindgirdle.server.mothers.Mothers;
+import org.kindgirdle.server.mothers.Rights;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.species.SpeciesProfiles;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -30,12 +30,11 @@ final class MissingMothers {
     private final Ref.Known places;
     private final Set<String> species;
 
-    MissingMothers(Mothers mothers, Nursery nursery, Validator validator, Ref.Known places) {
+    MissingMothers(Mothers mothers, SpeciesProfiles profiles, Validator validator, Ref.Known places) {
         this.mothers = mothers;
         this.validator = validator;
         this.places = places;
-        this.species =
-                nursery.species().stream().map(one -> one.profile().code()).collect(Collectors.toUnmodifiableSet());
+        this.species = profiles.all().stream().map(one -> one.profile().code()).collect(Collectors.toUnmodifiableSet());
     }
 
     /**

@@ -4,13 +4,14 @@ import jakarta.persistence.EntityManager;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
-import org.kindgirdle.server.nursery.LimbView;
-import org.kindgirdle.server.nursery.Limbs;
-import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.Mothers;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.PlaceView;
-import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.mothers.LimbView;
+import org.kindgirdle.server.mothers.Limbs;
+import org.kindgirdle.server.mothers.MotherView;
+import org.kindgirdle.server.mothers.Mothers;
+import org.kindgirdle.server.places.PlaceView;
+import org.kindgirdle.server.places.Places;
+import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.recipes.Recipes;
 import org.kindgirdle.server.security.People;
 import org.springframework.stereotype.Component;
 
@@ -26,10 +27,10 @@ class Refs {
     private final Ref trials;
     private final Ref layers;
 
-    Refs(Nursery nursery, Mothers mothers, Limbs limbs, People people, EntityManager rows) {
+    Refs(Places places, Recipes recipes, Mothers mothers, Limbs limbs, People people, EntityManager rows) {
         this.places = new Ref(
                 "place",
-                () -> nursery.places().stream()
+                () -> places.all().stream()
                         .collect(Collectors.toMap(one -> Objects.requireNonNull(one.id()), PlaceView::name)));
         this.mothers = new Ref(
                 "mother",
@@ -37,7 +38,7 @@ class Refs {
                         .collect(Collectors.toMap(one -> Objects.requireNonNull(one.id()), MotherView::code)));
         this.recipes = new Ref(
                 "recipe",
-                () -> nursery.recipes().stream()
+                () -> recipes.all().stream()
                         .collect(Collectors.toMap(one -> Objects.requireNonNull(one.id()), RecipeView::name)));
         this.limbs = new Ref("limb", () -> {
             var codes = this.mothers.now();

@@ -9,9 +9,9 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.server.exchange.RowException.Wrong;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.RulesEdit;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.rules.HouseRuleBook;
+import org.kindgirdle.server.rules.RulesEdit;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -27,10 +27,10 @@ final class RuleTable implements Table {
             Column.of("name", Column.Kind.TEXT).asReadOnly(),
             Column.of("shipped", Column.Kind.NUMBER).asReadOnly());
 
-    private final Nursery nursery;
+    private final HouseRuleBook book;
 
-    RuleTable(Nursery nursery) {
-        this.nursery = nursery;
+    RuleTable(HouseRuleBook book) {
+        this.book = book;
     }
 
     @Override
@@ -45,7 +45,7 @@ final class RuleTable implements Table {
 
     @Override
     public void write(Consumer<List<@Nullable JsonNode>> to) {
-        HouseRules rules = nursery.rules().getValue();
+        HouseRules rules = book.inForce().getValue();
         Rule.all()
                 .forEach(rule -> to.accept(Arrays.asList(
                         NODES.stringNode(rule.code()),
@@ -57,7 +57,7 @@ final class RuleTable implements Table {
 
     @Override
     public Intake intake(Tally tally) {
-        Map.Entry<Integer, HouseRules> now = nursery.rules();
+        Map.Entry<Integer, HouseRules> now = book.inForce();
         Map<String, Double> changes = new LinkedHashMap<>();
         return new Intake() {
             @Override
@@ -86,7 +86,7 @@ final class RuleTable implements Table {
             public void finish() {
                 if (!changes.isEmpty()) {
                     try {
-                        nursery.save(new RulesEdit(now.getKey(), changes));
+                        book.save(new RulesEdit(now.getKey(), changes));
                     } catch (ProblemException refused) {
                         tally.wrong(
                                 0,

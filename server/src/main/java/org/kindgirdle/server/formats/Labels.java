@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.layers.LayerTags;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;

@@ -13,7 +13,7 @@ import org.kindgirdle.server.command.CommandLedger;
 import org.kindgirdle.server.formats.Passport;
 import org.kindgirdle.server.formats.PassportSheets;
 import org.kindgirdle.server.layers.LiveLayers;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Reprojection;
 import org.kindgirdle.server.security.CurrentPerson;

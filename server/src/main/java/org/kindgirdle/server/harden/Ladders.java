@@ -18,7 +18,7 @@ import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.pot.Stability;
 import org.kindgirdle.server.layers.LiveLayers;
-import org.kindgirdle.server.nursery.PlaceView;
+import org.kindgirdle.server.places.PlaceView;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;

@@ -15,7 +15,7 @@ import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.server.formats.Passport;
 import org.kindgirdle.server.layers.LiveLayers;
-import org.kindgirdle.server.nursery.MotherOrigins;
+import org.kindgirdle.server.mothers.MotherOrigins;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;

@@ -15,7 +15,7 @@ import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
-import org.kindgirdle.server.nursery.MotherHistory;
+import org.kindgirdle.server.mothers.MotherHistory;
 import org.kindgirdle.server.words.Advice;
 import org.kindgirdle.server.words.MediumAdvice;
 

@@ -24,7 +24,7 @@ import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.Method;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Layer;
 import org.kindgirdle.server.snapshot.NurserySnapshot;

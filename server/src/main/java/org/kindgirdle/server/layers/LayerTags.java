@@ -9,7 +9,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.kindgirdle.core.set.LayerCode;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Layer;
 import org.kindgirdle.server.snapshot.NurserySnapshot;

@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -17,9 +18,10 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.core.set.Recipe;
-import org.kindgirdle.server.nursery.MotherOrigins;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherOrigins;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.projection.Layer;
+import org.kindgirdle.server.recipes.RecipeVersion;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.springframework.stereotype.Component;
 
@@ -156,14 +158,14 @@ public class LayerWhere {
             if (wanted == null) {
                 return;
             }
-            List<String[]> versions = nursery.recipeVersions().entrySet().stream()
+            List<RecipeVersion> versions = nursery.recipeVersions().entrySet().stream()
                     .filter(version -> part.apply(version.getValue()).equals(wanted))
-                    .map(version -> version.getKey().split("/"))
+                    .map(Map.Entry::getKey)
                     .toList();
             add((layer, cb) -> cb.or(versions.stream()
                     .map(version -> cb.and(
-                            cb.equal(layer.get("recipeId"), Long.valueOf(version[0])),
-                            cb.equal(layer.get("recipeNumber"), Integer.valueOf(version[1]))))
+                            cb.equal(layer.get("recipeId"), version.recipeId()),
+                            cb.equal(layer.get("recipeNumber"), version.number())))
                     .toArray(Predicate[]::new)));
         }
 

@@ -20,7 +20,7 @@ import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.layer.Replay;
 import org.kindgirdle.core.look.NextStep;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Layer;
 import org.kindgirdle.server.projection.Projections;

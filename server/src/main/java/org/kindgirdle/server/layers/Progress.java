@@ -12,7 +12,7 @@ import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.plan.LikelyNumber;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.projection.Layer;
 import org.kindgirdle.server.projection.Projections;
 import org.kindgirdle.server.projection.Reprojection;

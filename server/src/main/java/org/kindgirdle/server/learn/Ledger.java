@@ -17,13 +17,13 @@ import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.ShoppingList;
 import org.kindgirdle.server.layers.LayerQuery;
-import org.kindgirdle.server.nursery.PriceLists;
-import org.kindgirdle.server.nursery.PricesView;
-import org.kindgirdle.server.nursery.Supplies;
-import org.kindgirdle.server.nursery.SuppliesView;
 import org.kindgirdle.server.outcomes.Outcomes;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
+import org.kindgirdle.server.supplies.PriceLists;
+import org.kindgirdle.server.supplies.PricesView;
+import org.kindgirdle.server.supplies.Supplies;
+import org.kindgirdle.server.supplies.SuppliesView;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

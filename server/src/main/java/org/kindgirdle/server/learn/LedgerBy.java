@@ -2,7 +2,7 @@ package org.kindgirdle.server.learn;
 
 import java.util.function.Function;
 import org.kindgirdle.core.set.Recipe;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.outcomes.Outcomes;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 

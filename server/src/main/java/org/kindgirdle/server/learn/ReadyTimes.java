@@ -14,7 +14,6 @@ import org.kindgirdle.core.learn.Interval;
 import org.kindgirdle.core.learn.LearnedTime;
 import org.kindgirdle.core.learn.ReadyCurve;
 import org.kindgirdle.server.layers.LayerQuery;
-import org.kindgirdle.server.nursery.LearnedTimes;
 import org.kindgirdle.server.outcomes.Outcomes;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Within;
@@ -22,6 +21,7 @@ import org.kindgirdle.server.projection.WhatMoves;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
+import org.kindgirdle.server.species.LearnedTimes;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

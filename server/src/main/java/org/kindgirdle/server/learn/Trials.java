@@ -14,12 +14,12 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.learn.RecipeDifference;
 import org.kindgirdle.core.learn.TrialAllocation;
 import org.kindgirdle.core.learn.TrialSize;
-import org.kindgirdle.server.nursery.LimbView;
-import org.kindgirdle.server.nursery.Limbs;
-import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.RecipeView;
+import org.kindgirdle.server.mothers.LimbView;
+import org.kindgirdle.server.mothers.Limbs;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.recipes.Recipes;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
@@ -37,7 +37,7 @@ public class Trials {
     private final TrialSlots slots;
     private final TrialWords words;
     private final TrialResults results;
-    private final Nursery nursery;
+    private final Recipes recipes;
     private final Snapshots snapshots;
     private final Limbs limbs;
     private final CurrentPerson person;
@@ -50,7 +50,7 @@ public class Trials {
             TrialSlots slots,
             TrialWords words,
             TrialResults results,
-            Nursery nursery,
+            Recipes recipes,
             Snapshots snapshots,
             Limbs limbs,
             CurrentPerson person,
@@ -60,7 +60,7 @@ public class Trials {
         this.slots = slots;
         this.words = words;
         this.results = results;
-        this.nursery = nursery;
+        this.recipes = recipes;
         this.snapshots = snapshots;
         this.limbs = limbs;
         this.person = person;
@@ -267,7 +267,7 @@ public class Trials {
         if (choice.arm() > 0) {
             TrialView.ArmView chosen = line.arms().get(choice.arm());
             RecipeView usual = now.recipe(line.arms().get(0).recipeId());
-            nursery.save(new RecipeView(
+            recipes.save(new RecipeView(
                     usual.id(),
                     usual.name(),
                     now.recipe(chosen.recipeId()).school(),

@@ -7,11 +7,11 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.DaysOfYear;
 import org.kindgirdle.core.growth.Habit;
-import org.kindgirdle.server.nursery.LeafKind;
-import org.kindgirdle.server.nursery.LeafRecordView;
-import org.kindgirdle.server.nursery.LeafRecords;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
+import org.kindgirdle.server.species.LeafKind;
+import org.kindgirdle.server.species.LeafRecordView;
+import org.kindgirdle.server.species.LeafRecords;
 import org.springframework.stereotype.Service;
 
 /** When the leaves of the nursery's deciduous mothers come and fall, and which of it somebody should look at now. */

@@ -3,19 +3,19 @@ package org.kindgirdle.server.nursery;
 import org.kindgirdle.server.problem.ProblemException;
 
 /** What every edit of master data is checked for. */
-final class Versions {
+public final class Versions {
 
     private Versions() {}
 
     /** An edit that was made on an old version is refused with both sides. */
-    static void check(long yours, long current, Object edit, Object now) {
+    public static void check(long yours, long current, Object edit, Object now) {
         if (yours != current) {
             throw ProblemException.stale(edit, now);
         }
     }
 
     /** The refusal of a name or code that another one has. */
-    static ProblemException taken(String field, String value, String what) {
+    public static ProblemException taken(String field, String value, String what) {
         return ProblemException.invalid(
                 field,
                 value,

@@ -1,4 +1,4 @@
-/** Master data: site, places, species, recipes, mothers; and the climate made from them. */
+/** What all master data share: the lock that keeps records and changes apart, and the refusal of an edit on an old version. */
 @NullMarked
 package org.kindgirdle.server.nursery;
 

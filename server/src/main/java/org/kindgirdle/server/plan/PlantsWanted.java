@@ -12,8 +12,8 @@ import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.layers.SpeciesCounts;
-import org.kindgirdle.server.nursery.RecipeView;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.recipes.RecipeView;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 
 /**

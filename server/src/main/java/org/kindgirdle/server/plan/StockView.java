@@ -5,9 +5,9 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.plan.LimbScore;
 import org.kindgirdle.server.layers.TakenFromMothers;
-import org.kindgirdle.server.nursery.LimbView;
-import org.kindgirdle.server.nursery.MotherHistory;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.LimbView;
+import org.kindgirdle.server.mothers.MotherHistory;
+import org.kindgirdle.server.mothers.MotherView;
 
 /** The mothers as they stand, and all that is known of one of them. */
 final class StockView {

@@ -14,10 +14,10 @@ import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.pot.PotChoice;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.server.layers.LiveLayers;
-import org.kindgirdle.server.nursery.Supplies;
-import org.kindgirdle.server.nursery.SuppliesView;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
+import org.kindgirdle.server.supplies.Supplies;
+import org.kindgirdle.server.supplies.SuppliesView;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -8,12 +8,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.kindgirdle.core.layer.LayerEvent;
-import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.persistence.Changes;
 import org.kindgirdle.server.records.Journals;
+import org.kindgirdle.server.rules.HouseRuleBook;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
+import org.kindgirdle.server.species.SpeciesProfiles;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.data.domain.Limit;
@@ -34,7 +35,8 @@ public class Rebuild {
     private final LayerRepository layers;
     private final Journals journals;
     private final Snapshots snapshots;
-    private final Nursery master;
+    private final HouseRuleBook rules;
+    private final SpeciesProfiles profiles;
     private final NurseryLock lock;
     private final EntityManager entities;
     private final Unreadable unreadable;
@@ -44,7 +46,8 @@ public class Rebuild {
             LayerRepository layers,
             Journals journals,
             Snapshots snapshots,
-            Nursery master,
+            HouseRuleBook rules,
+            SpeciesProfiles profiles,
             NurseryLock lock,
             EntityManager entities,
             Unreadable unreadable,
@@ -52,7 +55,8 @@ public class Rebuild {
         this.layers = layers;
         this.journals = journals;
         this.snapshots = snapshots;
-        this.master = master;
+        this.rules = rules;
+        this.profiles = profiles;
         this.lock = lock;
         this.entities = entities;
         this.unreadable = unreadable;
@@ -153,9 +157,9 @@ public class Rebuild {
         return nurseries.computeIfAbsent(
                 at,
                 key -> day.at(
-                        Map.entry(key.rules(), master.rules(key.rules())),
+                        Map.entry(key.rules(), rules.at(key.rules())),
                         // a species is another one where its mother was relabelled: then its own profile counts
-                        master.species(
+                        profiles.one(
                                 species,
                                 Math.min(key.profile(), day.species(species).profileNumber()))));
     }

@@ -11,8 +11,8 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.LayerEvent;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.server.climate.Weather;
-import org.kindgirdle.server.nursery.Mothers;
-import org.kindgirdle.server.nursery.Nursery;
+import org.kindgirdle.server.mothers.Mothers;
+import org.kindgirdle.server.nursery.MasterDataChanged;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.persistence.Looking;
 import org.kindgirdle.server.records.Journals;
@@ -88,7 +88,7 @@ public class Reprojection {
 
     @EventListener
     @Transactional
-    public void onChange(Nursery.Changed change) {
+    public void onChange(MasterDataChanged change) {
         if (Looking.isOn()) {
             return;
         }

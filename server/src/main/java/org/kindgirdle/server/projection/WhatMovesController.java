@@ -1,9 +1,10 @@
 package org.kindgirdle.server.projection;
 
 import jakarta.validation.Valid;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.RulesEdit;
-import org.kindgirdle.server.nursery.SpeciesView;
+import org.kindgirdle.server.rules.HouseRuleBook;
+import org.kindgirdle.server.rules.RulesEdit;
+import org.kindgirdle.server.species.SpeciesProfiles;
+import org.kindgirdle.server.species.SpeciesView;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -16,21 +17,23 @@ import org.springframework.web.bind.annotation.RestController;
 class WhatMovesController {
 
     private final WhatMoves whatMoves;
-    private final Nursery nursery;
+    private final HouseRuleBook rules;
+    private final SpeciesProfiles species;
 
-    WhatMovesController(WhatMoves whatMoves, Nursery nursery) {
+    WhatMovesController(WhatMoves whatMoves, HouseRuleBook rules, SpeciesProfiles species) {
         this.whatMoves = whatMoves;
-        this.nursery = nursery;
+        this.rules = rules;
+        this.species = species;
     }
 
     @PostMapping("/house-rules/previews")
     WhatMoves.Moves ofRules(@Valid @RequestBody RulesEdit edit) {
-        return whatMoves.ofRules(edit.on(nursery.rules().getValue()));
+        return whatMoves.ofRules(edit.on(rules.inForce().getValue()));
     }
 
     @PostMapping("/species/{code}/previews")
     WhatMoves.Moves ofProfile(@PathVariable String code, @Valid @RequestBody SpeciesView edit) {
-        nursery.species(code);
+        species.one(code);
         return whatMoves.ofProfile(edit.profile());
     }
 }

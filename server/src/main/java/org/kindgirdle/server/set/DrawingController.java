@@ -11,7 +11,7 @@ import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.set.RingPlacement;
 import org.kindgirdle.server.formats.BranchDrawings;
 import org.kindgirdle.server.formats.BranchSheet;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.snapshot.NurserySnapshot;

@@ -8,7 +8,7 @@ import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.HouseHormone;
-import org.kindgirdle.server.nursery.MotherView;
+import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 
 /**

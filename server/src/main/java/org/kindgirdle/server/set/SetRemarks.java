@@ -15,7 +15,7 @@ import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.layers.MotherLoad;
-import org.kindgirdle.server.nursery.LimbView;
+import org.kindgirdle.server.mothers.LimbView;
 import org.kindgirdle.server.plan.MotherRemarks;
 import org.kindgirdle.server.plan.Remark;
 import org.kindgirdle.server.words.Format;

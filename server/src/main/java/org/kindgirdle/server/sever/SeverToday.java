@@ -18,7 +18,7 @@ import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.sever.BestDay;
 import org.kindgirdle.core.sever.DayAhead;
 import org.kindgirdle.server.layers.LiveLayers;
-import org.kindgirdle.server.nursery.Limbs;
+import org.kindgirdle.server.mothers.Limbs;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;

@@ -27,17 +27,16 @@ import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.KnownWeather;
 import org.kindgirdle.server.climate.Weather;
-import org.kindgirdle.server.nursery.LeafRecords;
-import org.kindgirdle.server.nursery.LearnedTimes;
-import org.kindgirdle.server.nursery.MotherHistory;
-import org.kindgirdle.server.nursery.MotherView;
-import org.kindgirdle.server.nursery.Mothers;
-import org.kindgirdle.server.nursery.Nursery;
-import org.kindgirdle.server.nursery.PlaceView;
-import org.kindgirdle.server.nursery.RecipeView;
-import org.kindgirdle.server.nursery.SiteView;
-import org.kindgirdle.server.nursery.SpeciesView;
+import org.kindgirdle.server.mothers.MotherHistory;
+import org.kindgirdle.server.mothers.MotherView;
+import org.kindgirdle.server.places.PlaceView;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.recipes.RecipeVersion;
+import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.site.SiteView;
+import org.kindgirdle.server.species.LeafRecords;
+import org.kindgirdle.server.species.LearnedTimes;
+import org.kindgirdle.server.species.SpeciesView;
 
 /** The master data at one moment, read in a handful of statements, and the contexts of layers made from it. */
 public final class NurserySnapshot {
@@ -54,7 +53,7 @@ public final class NurserySnapshot {
     private final List<PlaceView> walk;
     private final Map<String, SpeciesView> species;
     private final Map<Long, RecipeView> recipes;
-    private final Map<String, Recipe> recipeVersions;
+    private final Map<RecipeVersion, Recipe> recipeVersions;
     private final Map.Entry<Integer, HouseRules> rules;
     private final Map<String, LearnedTimes.Settled> learned;
     private final Map<String, LeafRecords.Seen> leaves;
@@ -64,30 +63,21 @@ public final class NurserySnapshot {
     private final Map<String, Seasons> years = new ConcurrentHashMap<>();
     private final Map<Long, String> saying = new ConcurrentHashMap<>();
 
-    NurserySnapshot(
-            Nursery nursery,
-            Mothers mothers,
-            MotherHistory history,
-            LearnedTimes learned,
-            LeafRecords leaves,
-            Climates climates,
-            Weather known,
-            LocalDate today,
-            int fromYear) {
+    NurserySnapshot(MasterData data, Climates climates, Weather known, LocalDate today, int fromYear) {
         this.today = today;
         this.fromYear = fromYear;
         this.climates = climates;
-        this.site = nursery.site();
-        this.mothers = byKey(mothers.all(), one -> key(one.id()));
-        this.formerLabels = history.formerLabels();
-        this.walk = nursery.places();
+        this.site = data.sites().site();
+        this.mothers = byKey(data.mothers().all(), one -> key(one.id()));
+        this.formerLabels = data.history().formerLabels();
+        this.walk = data.places().all();
         this.places = byKey(walk, one -> key(one.id()));
-        this.species = byKey(nursery.species(), one -> one.profile().code());
-        this.recipes = byKey(nursery.recipes(), one -> key(one.id()));
-        this.recipeVersions = nursery.recipeVersions();
-        this.rules = nursery.rules();
-        this.learned = learned.asOf(today);
-        this.leaves = leaves.asOf(today);
+        this.species = byKey(data.species().all(), one -> one.profile().code());
+        this.recipes = byKey(data.recipes().all(), one -> key(one.id()));
+        this.recipeVersions = data.recipes().versions();
+        this.rules = data.rules().inForce();
+        this.learned = data.learned().asOf(today);
+        this.leaves = data.leaves().asOf(today);
         this.weather = known.known(today);
     }
 
@@ -216,13 +206,13 @@ public final class NurserySnapshot {
     }
 
     /** Every version of every recipe, by its id, a stroke and its number. */
-    public Map<String, Recipe> recipeVersions() {
+    public Map<RecipeVersion, Recipe> recipeVersions() {
         return recipeVersions;
     }
 
     /** @throws ProblemException if there is no such version */
     public Recipe recipe(long id, int number) {
-        return found(recipeVersions.get(id + "/" + number), "recipe version", id + "/" + number);
+        return found(recipeVersions.get(new RecipeVersion(id, number)), "recipe version", id + "/" + number);
     }
 
     public int rulesNumber() {

@@ -10,11 +10,6 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.Weather;
-import org.kindgirdle.server.nursery.LeafRecords;
-import org.kindgirdle.server.nursery.LearnedTimes;
-import org.kindgirdle.server.nursery.MotherHistory;
-import org.kindgirdle.server.nursery.Mothers;
-import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.persistence.OncePerRead;
 import org.kindgirdle.server.time.BusinessClock;
@@ -31,11 +26,7 @@ public class Snapshots {
     /** A layer that is set is set in these years; only one that comes with a file is older. */
     private static final int YEARS_BACK = 5;
 
-    private final Nursery nursery;
-    private final Mothers mothers;
-    private final MotherHistory history;
-    private final LearnedTimes learned;
-    private final LeafRecords leaves;
+    private final MasterData data;
     private final Climates climates;
     private final Weather weather;
     private final BusinessClock clock;
@@ -50,21 +41,8 @@ public class Snapshots {
 
     private record Key(String edition, LocalDate asOf, int fromYear) {}
 
-    Snapshots(
-            Nursery nursery,
-            Mothers mothers,
-            MotherHistory history,
-            LearnedTimes learned,
-            LeafRecords leaves,
-            Climates climates,
-            Weather weather,
-            BusinessClock clock,
-            EntityManager rows) {
-        this.nursery = nursery;
-        this.mothers = mothers;
-        this.history = history;
-        this.learned = learned;
-        this.leaves = leaves;
+    Snapshots(MasterData data, Climates climates, Weather weather, BusinessClock clock, EntityManager rows) {
+        this.data = data;
         this.climates = climates;
         this.weather = weather;
         this.clock = clock;
@@ -103,8 +81,7 @@ public class Snapshots {
         Key key = key(edition, (LocalDate) found[1], asOf, earliest);
         NurserySnapshot known = kept.get(key);
         if (known == null) {
-            known = new NurserySnapshot(
-                    nursery, mothers, history, learned, leaves, climates, weather, asOf, key.fromYear);
+            known = new NurserySnapshot(data, climates, weather, asOf, key.fromYear);
             kept.put(key, known);
         }
         return known;

@@ -14,8 +14,8 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.kindgirdle.server.nursery.Nursery;
 import org.kindgirdle.server.nursery.NurseryLock;
+import org.kindgirdle.server.site.Sites;
 import org.kindgirdle.server.time.BusinessClock;
 import org.mockito.InOrder;
 import org.springframework.beans.factory.ObjectProvider;
@@ -27,7 +27,7 @@ class FetchTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 7, 10);
 
     private final WeatherStore store = mock(WeatherStore.class);
-    private final Nursery nursery = mock(Nursery.class);
+    private final Sites sites = mock(Sites.class);
     private final NurseryLock lock = mock(NurseryLock.class);
     private final Station station = mock(Station.class);
     private final ObjectProvider<Station> stations = mock();
@@ -36,12 +36,12 @@ class FetchTest {
     FetchTest() {
         when(stations.getIfAvailable()).thenReturn(station);
         weather = new Weather(
-                store, nursery, lock, mock(BusinessClock.class), mock(ApplicationEventPublisher.class), stations);
+                store, sites, lock, mock(BusinessClock.class), mock(ApplicationEventPublisher.class), stations);
     }
 
     @BeforeEach
     void aSiteWithWeatherUpToLastSunday() {
-        when(nursery.hasSite()).thenReturn(true);
+        when(sites.hasSite()).thenReturn(true);
         when(store.hasForecast(TODAY)).thenReturn(false);
         when(store.lastMeasured()).thenReturn(Optional.of(LocalDate.of(2026, 7, 5)));
     }

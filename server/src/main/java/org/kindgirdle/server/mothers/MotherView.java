@@ -1,0 +1,75 @@
+package org.kindgirdle.server.mothers;
+
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.set.RootRun;
+import org.kindgirdle.core.set.Vigour;
+import org.kindgirdle.server.problem.Within;
+
+/**
+ * A mother as it is read and written.
+ *
+ * @param id null for a new one
+ * @param code the nursery's own, on its tag
+ * @param plantedYear null if nobody knows
+ * @param toBeCutDown after its layers are off: more of it may stand under rings
+ * @param permission of the holder of the rights, where it is protected
+ * @param leafyShoots live leafy shoots on it
+ * @param retiredOn since when it is no longer used; read only
+ * @param mergedInto the record that it was merged into; read only
+ */
+public record MotherView(
+        @Nullable Long id,
+
+        @NotBlank
+        @Size(max = 20)
+        @Pattern(regexp = "[\\p{L}\\p{N} ._/-]+", message = "may hold letters, digits, space and . _ / -")
+        String code,
+
+        @NotBlank @Size(max = 12) String speciesCode,
+        @NotNull @Size(max = 60) String variety,
+        @NotNull @Within(low = 1, high = 1e12) Long placeId,
+        @NotNull RootRun rootRun,
+        @NotNull Vigour vigour,
+        @Nullable @Within(low = 1500, high = 2200) Integer plantedYear,
+        @NotNull Boolean sick,
+        @NotNull Boolean toBeCutDown,
+        @NotNull Rights rights,
+        @NotNull @Size(max = 200) String permission,
+        @NotNull @Within(low = 0, high = 10_000) Integer leafyShoots,
+        @NotNull @Size(max = 500) String note,
+        @Nullable LocalDate retiredOn,
+        @Nullable Long mergedInto,
+        @NotNull @Within(low = 0, high = 1e9) Long version) {
+
+    /** The same under another identity. */
+    MotherView withId(@Nullable Long other) {
+        return new MotherView(
+                other,
+                code,
+                speciesCode,
+                variety,
+                placeId,
+                rootRun,
+                vigour,
+                plantedYear,
+                sick,
+                toBeCutDown,
+                rights,
+                permission,
+                leafyShoots,
+                note,
+                retiredOn,
+                mergedInto,
+                version);
+    }
+
+    /** Whether it is used as a mother. */
+    public boolean inUse() {
+        return retiredOn == null;
+    }
+}

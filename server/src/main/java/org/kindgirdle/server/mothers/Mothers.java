@@ -1,0 +1,316 @@
+package org.kindgirdle.server.mothers;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.mothers.MotherHistory.Kind;
+import org.kindgirdle.server.nursery.MasterDataChanged;
+import org.kindgirdle.server.nursery.NurseryLock;
+import org.kindgirdle.server.nursery.Versions;
+import org.kindgirdle.server.places.Places;
+import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.species.SpeciesProfiles;
+import org.kindgirdle.server.time.BusinessClock;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The mothers. No row of them is ever deleted, and every change of one is in its history. */
+@Service
+public class Mothers {
+
+    private final MotherRepository mothers;
+    private final SpeciesProfiles species;
+    private final Places places;
+    private final Limbs limbs;
+    private final MotherHistory history;
+    private final NurseryLock lock;
+    private final BusinessClock clock;
+    private final ApplicationEventPublisher events;
+
+    Mothers(
+            MotherRepository mothers,
+            SpeciesProfiles species,
+            Places places,
+            Limbs limbs,
+            MotherHistory history,
+            NurseryLock lock,
+            BusinessClock clock,
+            ApplicationEventPublisher events) {
+        this.mothers = mothers;
+        this.species = species;
+        this.places = places;
+        this.limbs = limbs;
+        this.history = history;
+        this.lock = lock;
+        this.clock = clock;
+        this.events = events;
+    }
+
+    /** One mother turned out to be another one: what was set on it belongs to the other, in the open transaction. */
+    public record Merged(long from, long into) {}
+
+    /** Also those that are no longer used, in the order of their codes. */
+    @Transactional(readOnly = true)
+    public List<MotherView> all() {
+        return mothers.findAll().stream()
+                .map(Mothers::view)
+                .sorted((a, b) -> a.code().compareTo(b.code()))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public MotherView one(long id) {
+        return view(found(id));
+    }
+
+    @Transactional
+    public MotherView save(MotherView edit) {
+        if (edit.id() == null) {
+            // no record is reckoned from a mother that was not there
+            lock.shareForMore();
+        } else {
+            lock.holdForChange();
+        }
+        Mother one = edit.id() == null ? Mother.fresh() : found(edit.id());
+        if (edit.id() != null) {
+            Versions.check(edit.version(), one.version, edit, view(one));
+        }
+        check(edit, one);
+        Map<String, @Nullable Object> before = edit.id() == null ? Map.of() : facts(one);
+        one.code = edit.code();
+        one.speciesCode = edit.speciesCode();
+        one.variety = edit.variety();
+        one.placeId = edit.placeId();
+        one.rootRun = edit.rootRun();
+        one.vigour = edit.vigour();
+        one.plantedYear = edit.plantedYear();
+        one.sick = edit.sick();
+        one.toBeCutDown = edit.toBeCutDown();
+        one.rights = edit.rights();
+        one.permission = edit.rights() == Rights.FREE ? "" : edit.permission().strip();
+        one.leafyShoots = edit.leafyShoots();
+        one.note = edit.note();
+        Mother saved = written(one);
+        List<MotherHistory.Change> changes = MotherHistory.changes(before, facts(saved));
+        if (edit.id() == null || !changes.isEmpty()) {
+            history.add(id(saved), edit.id() == null ? Kind.ADDED : Kind.EDITED, clock.today(), changes, "");
+        }
+        if (edit.id() != null) {
+            events.publishEvent(new MasterDataChanged("mother " + edit.code(), edit.id()));
+        }
+        return view(saved);
+    }
+
+    private Mother written(Mother one) {
+        try {
+            return mothers.saveAndFlush(one);
+        } catch (DataIntegrityViolationException another) {
+            // two added it at the same moment
+            throw Versions.taken("code", one.code, "mother");
+        }
+    }
+
+    /** The same, of a mother that was just saved. */
+    @Transactional
+    public MotherView retire(long id, LocalDate on, String reason) {
+        return retire(id, new MotherChanges.Retirement(on, reason, found(id).version));
+    }
+
+    /** From a day on it is no longer used; its layers stay on it and are looked after. */
+    @Transactional
+    MotherView retire(long id, MotherChanges.Retirement why) {
+        Mother one = forChange(id, why.version(), why);
+        if (one.retiredOn != null) {
+            throw ProblemException.invalid(
+                    "on", why.on(), "a mother that is in use", one.code + " is retired since " + one.retiredOn + ".");
+        }
+        LocalDate today = clock.today();
+        if (why.on().isAfter(today) || why.on().isBefore(today.minusYears(10))) {
+            throw ProblemException.invalid(
+                    "on",
+                    why.on(),
+                    "from " + today.minusYears(10) + " to " + today,
+                    "Retire it on the day on which it is no longer used.");
+        }
+        one.retiredOn = why.on();
+        history.add(id, Kind.RETIRED, why.on(), List.of(), why.reason().strip());
+        return changed(one);
+    }
+
+    @Transactional
+    MotherView takeBack(long id, MotherChanges.Return why) {
+        Mother one = forChange(id, why.version(), why);
+        if (one.retiredOn == null || one.mergedInto != null) {
+            throw ProblemException.invalid(
+                    "id",
+                    id,
+                    "a mother that is retired, and not merged into another",
+                    one.mergedInto == null
+                            ? one.code + " is in use."
+                            : one.code + " is the same plant as " + found(one.mergedInto).code + ".");
+        }
+        one.retiredOn = null;
+        history.add(id, Kind.RETURNED, clock.today(), List.of(), why.reason().strip());
+        return changed(one);
+    }
+
+    /** The tag was wrong: all that was taken from it is relabelled with it. */
+    @Transactional
+    MotherView relabel(long id, MotherChanges.Relabelling what) {
+        Mother one = forChange(id, what.version(), what);
+        checkSpecies(what.speciesCode());
+        Map<String, @Nullable Object> before = facts(one);
+        one.speciesCode = what.speciesCode();
+        one.variety = what.variety().strip();
+        List<MotherHistory.Change> changes = MotherHistory.changes(before, facts(one));
+        if (changes.isEmpty()) {
+            throw ProblemException.invalid(
+                    "variety", what.variety(), "another species or variety", "It is labelled so already.");
+        }
+        history.add(id, Kind.RELABELLED, clock.today(), changes, what.reason().strip());
+        return changed(one);
+    }
+
+    /** Two records of one plant become one: limbs and layers go over, and this record stays behind as retired. */
+    @Transactional
+    MotherView merge(long id, MotherChanges.Merger merger) {
+        Mother one = forChange(id, merger.version(), merger);
+        Mother into = mothers.findById(merger.into())
+                .orElseThrow(() -> ProblemException.invalid(
+                        "into", merger.into(), "another mother of the house", "There is no such mother."));
+        if (into == one || into.retiredOn != null || one.mergedInto != null) {
+            throw ProblemException.invalid(
+                    "into", into.code, "another mother that is in use", "Two records of one plant are merged.");
+        }
+        if (!into.speciesCode.equals(one.speciesCode)) {
+            throw ProblemException.invalid(
+                    "into",
+                    into.code,
+                    "a mother of the same species",
+                    one.code + " and " + into.code + " can't be one plant. If a tag is wrong, relabel it first.");
+        }
+        LocalDate today = clock.today();
+        if (one.retiredOn == null) {
+            one.retiredOn = today;
+        }
+        one.mergedInto = into.id;
+        String reason = merger.reason().strip();
+        history.add(id, Kind.MERGED, today, List.of(new MotherHistory.Change("into", "", into.code)), reason);
+        history.add(id(into), Kind.TOOK_IN, today, List.of(new MotherHistory.Change("from", "", one.code)), reason);
+        mothers.flush();
+        limbs.move(id, one.code, id(into));
+        events.publishEvent(new Merged(id, id(into)));
+        events.publishEvent(new MasterDataChanged("mother " + into.code, into.id));
+        return changed(one);
+    }
+
+    private Mother forChange(long id, long version, Object edit) {
+        lock.holdForChange();
+        Mother one = found(id);
+        Versions.check(version, one.version, edit, view(one));
+        return one;
+    }
+
+    private MotherView changed(Mother one) {
+        MotherView saved = view(mothers.saveAndFlush(one));
+        events.publishEvent(new MasterDataChanged("mother " + one.code, one.id));
+        return saved;
+    }
+
+    private void check(MotherView edit, Mother one) {
+        mothers.findByCode(edit.code()).filter(other -> !other.equals(one)).ifPresent(other -> {
+            throw Versions.taken("code", edit.code(), "mother");
+        });
+        checkSpecies(edit.speciesCode());
+        if (edit.id() != null
+                && !(edit.speciesCode().equals(one.speciesCode)
+                        && edit.variety().equals(one.variety))) {
+            throw ProblemException.invalid(
+                    edit.speciesCode().equals(one.speciesCode) ? "variety" : "speciesCode",
+                    edit.variety(),
+                    "as it is: " + one.variety,
+                    "What a mother is called is changed by relabelling it, which keeps the reason and tells which"
+                            + " layers go with it.");
+        }
+        if (!places.exists(edit.placeId())) {
+            throw ProblemException.invalid(
+                    "placeId", edit.placeId(), "a place of the house", "There is no such place.");
+        }
+        if (edit.rights() == Rights.PERMITTED && edit.permission().isBlank()) {
+            throw ProblemException.invalid(
+                    "permission",
+                    edit.permission(),
+                    "the permission's number, or who gave it and when",
+                    "A permission on record says what it is.");
+        }
+        if (edit.plantedYear() != null && edit.plantedYear() > clock.today().getYear()) {
+            throw ProblemException.invalid(
+                    "plantedYear",
+                    edit.plantedYear(),
+                    "at most " + clock.today().getYear(),
+                    "It was planted this year at the latest.");
+        }
+    }
+
+    private void checkSpecies(String code) {
+        if (!species.exists(code)) {
+            throw ProblemException.invalid(
+                    "speciesCode", code, "the code of a species of the house", "There is no such species.");
+        }
+    }
+
+    private Mother found(long id) {
+        return mothers.findById(id).orElseThrow(() -> ProblemException.notFound("mother", id));
+    }
+
+    /** What its history tells of, by the names that the pages know. */
+    private Map<String, @Nullable Object> facts(Mother one) {
+        Map<String, @Nullable Object> facts = new HashMap<>();
+        facts.put("code", one.code);
+        facts.put("species", species.commonName(one.speciesCode));
+        facts.put("variety", one.variety);
+        facts.put("place", places.name(one.placeId));
+        facts.put("rootRun", one.rootRun);
+        facts.put("vigour", one.vigour);
+        facts.put("plantedYear", one.plantedYear);
+        facts.put("sick", one.sick);
+        facts.put("toBeCutDown", one.toBeCutDown);
+        facts.put("rights", one.rights);
+        facts.put("permission", one.permission);
+        facts.put("leafyShoots", one.leafyShoots);
+        facts.put("note", one.note);
+        return facts;
+    }
+
+    private static long id(Mother one) {
+        if (one.id == null) {
+            throw new IllegalStateException("saved without an id");
+        }
+        return one.id;
+    }
+
+    private static MotherView view(Mother one) {
+        return new MotherView(
+                one.id,
+                one.code,
+                one.speciesCode,
+                one.variety,
+                one.placeId,
+                one.rootRun,
+                one.vigour,
+                one.plantedYear,
+                one.sick,
+                one.toBeCutDown,
+                one.rights,
+                one.permission,
+                one.leafyShoots,
+                one.note,
+                one.retiredOn,
+                one.mergedInto,
+                one.version);
+    }
+}

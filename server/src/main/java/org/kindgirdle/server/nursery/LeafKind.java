@@ -1,7 +1,0 @@
-package org.kindgirdle.server.nursery;
-
-/** What is seen of the leaves of a species at a place. */
-public enum LeafKind {
-    LEAF_OUT,
-    LEAF_FALL
-}

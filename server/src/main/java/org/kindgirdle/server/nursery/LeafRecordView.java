@@ -1,7 +1,0 @@
-package org.kindgirdle.server.nursery;
-
-import java.time.LocalDate;
-
-/** @param by who recorded it */
-public record LeafRecordView(
-        long id, long placeId, String speciesCode, LeafKind kind, LocalDate on, String by, LocalDate recordedOn) {}

@@ -1,9 +1,0 @@
-package org.kindgirdle.server.nursery;
-
-import java.util.Optional;
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface MotherRepository extends JpaRepository<Mother, Long> {
-
-    Optional<Mother> findByCode(String code);
-}

@@ -1,9 +1,0 @@
-package org.kindgirdle.server.nursery;
-
-import java.util.Optional;
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface RecipeRepository extends JpaRepository<Recipe, Long> {
-
-    Optional<Recipe> findByName(String name);
-}

@@ -1,0 +1,8 @@
+package org.kindgirdle.server.places;
+
+/** Whose frosts reach a place. */
+public enum PlaceFrosts {
+    SITE,
+    NONE,
+    OWN
+}

@@ -1,0 +1,95 @@
+package org.kindgirdle.server.species;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.growth.CardinalTemperatures;
+import org.kindgirdle.core.growth.Habit;
+import org.kindgirdle.core.growth.OwnRoots;
+import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.set.Difficulty;
+import org.kindgirdle.server.opening.BeforeServing;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts the shipped species profiles into a database that lacks them; what the nursery changed stays. */
+@Component
+@Order(1)
+class ShippedSpecies implements BeforeServing {
+
+    private static final Map<String, SpeciesProfile> PROFILES =
+            read().stream().collect(Collectors.toUnmodifiableMap(SpeciesProfile::code, Function.identity()));
+
+    private final SpeciesProfiles profiles;
+    private final SpeciesRepository species;
+
+    ShippedSpecies(SpeciesProfiles profiles, SpeciesRepository species) {
+        this.profiles = profiles;
+        this.species = species;
+    }
+
+    @Override
+    @Transactional
+    public void prepare() {
+        Set<String> known = species.findAll().stream().map(one -> one.code).collect(Collectors.toSet());
+        PROFILES.values().stream()
+                .filter(profile -> !known.contains(profile.code()))
+                .forEach(profiles::ship);
+    }
+
+    /** As it was shipped; null of one that the nursery added. */
+    static @Nullable SpeciesProfile profile(String code) {
+        return PROFILES.get(code);
+    }
+
+    private static List<SpeciesProfile> read() {
+        try (InputStream in = Objects.requireNonNull(ShippedSpecies.class.getResourceAsStream("/species.csv"));
+                BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
+            return lines.lines()
+                    .skip(1)
+                    .filter(line -> !line.isBlank())
+                    .map(line -> profile(line.split(",", -1)))
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static SpeciesProfile profile(String[] cell) {
+        return new SpeciesProfile(
+                cell[0],
+                cell[1],
+                cell[2],
+                Difficulty.valueOf(cell[3]),
+                Double.parseDouble(cell[4]),
+                Double.parseDouble(cell[5]),
+                new CardinalTemperatures(
+                        Double.parseDouble(cell[6]), Double.parseDouble(cell[7]), Double.parseDouble(cell[8])),
+                Double.parseDouble(cell[9]),
+                Double.parseDouble(cell[10]),
+                Habit.valueOf(cell[11]),
+                Double.parseDouble(cell[12]),
+                Boolean.parseBoolean(cell[13]),
+                Boolean.parseBoolean(cell[14]),
+                Boolean.parseBoolean(cell[15]),
+                Boolean.parseBoolean(cell[16]),
+                OwnRoots.valueOf(cell[17]),
+                Boolean.parseBoolean(cell[18]),
+                cell[19],
+                cell[20],
+                cell[21],
+                // the shipped table does not say: what drops its leaves and bears hard frost needs a winter
+                null);
+    }
+}
