@@ -1,5 +1,7 @@
 /** The weather as it was measured and is forecast, and what the places make of it. */
+@ApplicationModule(allowedDependencies = {"command", "nursery", "places", "problem", "security", "site", "time"})
 @NullMarked
 package org.kindgirdle.server.climate;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

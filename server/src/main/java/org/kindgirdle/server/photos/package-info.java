@@ -1,5 +1,7 @@
 /** Pictures of layers: checked by what they hold, cleaned, and kept under their hash. */
+@ApplicationModule(allowedDependencies = {"command", "digest", "problem", "security", "time"})
 @NullMarked
 package org.kindgirdle.server.photos;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

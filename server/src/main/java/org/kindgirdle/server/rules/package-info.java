@@ -1,5 +1,7 @@
 /** The house rules, in versions. */
+@ApplicationModule(allowedDependencies = {"command", "nursery", "problem", "time"})
 @NullMarked
 package org.kindgirdle.server.rules;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

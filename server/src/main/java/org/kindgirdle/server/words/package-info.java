@@ -1,5 +1,7 @@
 /** The sentences of verdicts and jobs, made in one place. */
+@ApplicationModule(allowedDependencies = {"units"})
 @NullMarked
 package org.kindgirdle.server.words;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

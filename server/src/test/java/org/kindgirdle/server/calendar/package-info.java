@@ -1,4 +1,0 @@
-@NullMarked
-package org.kindgirdle.server.calendar;
-
-import org.jspecify.annotations.NullMarked;

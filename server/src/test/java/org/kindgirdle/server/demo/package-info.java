@@ -1,4 +1,0 @@
-@NullMarked
-package org.kindgirdle.server.demo;
-
-import org.jspecify.annotations.NullMarked;

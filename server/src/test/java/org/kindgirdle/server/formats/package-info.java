@@ -1,4 +1,0 @@
-@NullMarked
-package org.kindgirdle.server.formats;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.kindgirdle.server.learn;
-
-import org.jspecify.annotations.NullMarked;

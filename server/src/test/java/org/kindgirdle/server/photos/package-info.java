@@ -1,4 +1,0 @@
-@NullMarked
-package org.kindgirdle.server.photos;
-
-import org.jspecify.annotations.NullMarked;
