@@ -1,9 +1,9 @@
 package org.kindgirdle.server.climate;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
-import java.util.Collections;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -33,21 +33,12 @@ public class Climates {
 
     private static final int KEPT = 400;
 
-    private final Map<Key, ThermalSums> sums = Collections.synchronizedMap(new LinkedHashMap<>(64, .75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, ThermalSums> eldest) {
-            return size() > KEPT;
-        }
-    });
+    private final Cache<Key, ThermalSums> sums =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     /** The newest of each, whatever weather it was made from. */
-    private final Map<Key, ThermalSums.Earlier> newest =
-            Collections.synchronizedMap(new LinkedHashMap<>(64, .75f, true) {
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<Key, ThermalSums.Earlier> eldest) {
-                    return size() > KEPT / 4;
-                }
-            });
+    private final Cache<Key, ThermalSums.Earlier> newest =
+            Caffeine.newBuilder().maximumSize(KEPT / 4).build();
 
     private record Key(
             HouseRules rules,
@@ -136,7 +127,7 @@ public class Climates {
                 fromYear,
                 today.getYear(),
                 weather.stamp());
-        ThermalSums known = sums.get(key);
+        ThermalSums known = sums.getIfPresent(key);
         if (known != null) {
             return known;
         }
@@ -150,7 +141,7 @@ public class Climates {
                 leafless,
                 LocalDate.of(fromYear, 1, 1),
                 LocalDate.of(today.getYear() + 1, 12, 31),
-                newest.get(key.ofAnyWeather()));
+                newest.getIfPresent(key.ofAnyWeather()));
         newest.put(key.ofAnyWeather(), new ThermalSums.Earlier(built, where));
         sums.put(key, built);
         return built;

@@ -1,5 +1,7 @@
 package org.kindgirdle.server.learn;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -25,7 +27,12 @@ class Backtests {
 
     private final Outcomes outcomes;
     private final Snapshots snapshots;
-    private final ResultsByKey<BacktestView> kept = new ResultsByKey<>();
+    private static final int KEPT = 64;
+    /** By which records it is worked out from, and what is asked of them. */
+    private final Cache<Asked, BacktestView> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    private record Asked(String revision, LayerQuery query) {}
 
     Backtests(Outcomes outcomes, Snapshots snapshots) {
         this.outcomes = outcomes;
@@ -62,7 +69,7 @@ class Backtests {
     @Transactional(readOnly = true)
     public BacktestView of(LayerQuery query) {
         NurserySnapshot nursery = snapshots.take();
-        return kept.once(outcomes.revision(nursery) + " " + query, () -> worked(query, nursery));
+        return kept.get(new Asked(outcomes.revision(nursery), query), asked -> worked(query, nursery));
     }
 
     private BacktestView worked(LayerQuery query, NurserySnapshot nursery) {

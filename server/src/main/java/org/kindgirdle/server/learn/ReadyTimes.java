@@ -1,5 +1,7 @@
 package org.kindgirdle.server.learn;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -40,7 +42,12 @@ class ReadyTimes {
     private final LearnedTimes settled;
     private final WhatMoves whatMoves;
     private final CurrentPerson person;
-    private final ResultsByKey<ReadyTimesView> kept = new ResultsByKey<>();
+    private static final int KEPT = 64;
+    /** By which records it is worked out from, and what is asked of them. */
+    private final Cache<Asked, ReadyTimesView> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    private record Asked(String revision, double d50ThermalDays, double sigma, LayerQuery query) {}
 
     ReadyTimes(
             Outcomes outcomes, Snapshots snapshots, LearnedTimes settled, WhatMoves whatMoves, CurrentPerson person) {
@@ -112,8 +119,8 @@ class ReadyTimes {
                     "species", query.species(), "the code of a species", "Choose one: each has a time of its own.");
         }
         SpeciesProfile profile = nursery.species(query.species()).profile();
-        String key = outcomes.revision(nursery) + " " + profile.d50ThermalDays() + " " + profile.sigma() + " " + query;
-        return kept.once(key, () -> view(profile, outcomes.toReady(query, nursery), nursery));
+        Asked asked = new Asked(outcomes.revision(nursery), profile.d50ThermalDays(), profile.sigma(), query);
+        return kept.get(asked, known -> view(profile, outcomes.toReady(query, nursery), nursery));
     }
 
     private static ReadyTimesView view(SpeciesProfile species, List<Interval> intervals, NurserySnapshot nursery) {

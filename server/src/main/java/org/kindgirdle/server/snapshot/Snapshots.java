@@ -1,12 +1,12 @@
 package org.kindgirdle.server.snapshot;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.FlushModeType;
 import java.sql.Date;
+import java.time.Duration;
 import java.time.LocalDate;
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.climate.Climates;
 import org.kindgirdle.server.climate.Weather;
@@ -19,7 +19,9 @@ import org.springframework.stereotype.Service;
 @Service
 public class Snapshots {
 
-    private static final int KEPT = 8;
+    private static final int KEPT = 32;
+    /** Nobody asks for an edition any more when there is a newer one. */
+    private static final Duration KEPT_FOR = Duration.ofMinutes(10);
 
     private static final String EDITION = "edition";
 
@@ -31,13 +33,8 @@ public class Snapshots {
     private final Weather weather;
     private final BusinessClock clock;
     private final EntityManager rows;
-    private final Map<Key, NurserySnapshot> kept =
-            Collections.synchronizedMap(new LinkedHashMap<>(2 * KEPT, .75f, true) {
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<Key, NurserySnapshot> eldest) {
-                    return size() > KEPT;
-                }
-            });
+    private final Cache<Key, NurserySnapshot> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).expireAfterAccess(KEPT_FOR).build();
 
     private record Key(String edition, LocalDate asOf, int fromYear) {}
 
@@ -79,8 +76,9 @@ public class Snapshots {
         // mothers are added without a new edition, and never taken away
         String edition = found[0] + "/" + found[2] + "/" + NurseryLock.ownEdition();
         Key key = key(edition, (LocalDate) found[1], asOf, earliest);
-        NurserySnapshot known = kept.get(key);
+        NurserySnapshot known = kept.getIfPresent(key);
         if (known == null) {
+            // made in the transaction of whoever asks, which may see what others don't yet: nobody waits for it
             known = new NurserySnapshot(data, climates, weather, asOf, key.fromYear);
             kept.put(key, known);
         }
