@@ -83,11 +83,11 @@ const money = (amount: number) => `${amount.toFixed(2)} ${props.table.currency}`
           </td>
           <td class="px-2 py-2 text-right">
             <template v-if="(line ?? table.all).days">
-              <b>{{ (line ?? table.all).days.median }}</b>
+              <b>{{ (line ?? table.all).days!.median }}</b>
               <span class="block text-sm font-normal text-muted">
-                {{ (line ?? table.all).days.low }} to {{ (line ?? table.all).days.high }},
+                {{ (line ?? table.all).days!.low }} to {{ (line ?? table.all).days!.high }},
                 <RouterLink class="link" :to="of(line, { outcome: 'SEEN_FULL' })"
-                  >{{ (line ?? table.all).days.seen }} seen</RouterLink
+                  >{{ (line ?? table.all).days!.seen }} seen</RouterLink
                 >
               </span>
             </template>
@@ -95,9 +95,9 @@ const money = (amount: number) => `${amount.toFixed(2)} ${props.table.currency}`
           </td>
           <td class="px-2 py-2 text-right">
             <template v-if="(line ?? table.all).minutesPerPlant !== null">
-              {{ Math.round((line ?? table.all).minutesPerPlant) }} min
+              {{ Math.round((line ?? table.all).minutesPerPlant!) }} min
               <span class="block text-sm font-normal text-muted">{{
-                money((line ?? table.all).costPerPlant)
+                money((line ?? table.all).costPerPlant!)
               }}</span>
             </template>
             <span v-else class="text-sm text-muted">none released</span>

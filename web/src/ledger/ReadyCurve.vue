@@ -31,7 +31,7 @@ const boxes = computed(() => {
   return props.view.steps
     .filter((step) => step.high !== null)
     .map((step) => {
-      const box = { x: x(step.low), to: x(step.high), y: y(step.readyBy), from: y(before) }
+      const box = { x: x(step.low), to: x(step.high!), y: y(step.readyBy), from: y(before) }
       before = step.readyBy
       return box
     })

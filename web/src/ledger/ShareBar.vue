@@ -32,7 +32,7 @@ const x = (share: number) => 8 + share * (WIDTH - 16)
       </template>
     </svg>
     <span v-if="figure.of" class="text-left whitespace-nowrap">
-      <b>{{ percent(figure.share) }}</b> <slot>{{ figure.n }} of {{ figure.of }}</slot>
+      <b>{{ percent(figure.share ?? 0) }}</b> <slot>{{ figure.n }} of {{ figure.of }}</slot>
       <span class="block text-sm text-muted"
         >{{ percent(figure.low) }} to {{ percent(figure.high)
         }}<template v-if="figure.of < few">, few</template></span

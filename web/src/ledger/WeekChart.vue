@@ -54,7 +54,7 @@ const y = (share: number) => TOP + (1 - share) * (HEIGHT - TOP - BOTTOM)
         />
         <circle
           :cx="one.x"
-          :cy="y(one.rooted.share)"
+          :cy="y(one.rooted.share!)"
           r="6"
           class="stroke-ink"
           stroke-width="2"

@@ -17,7 +17,7 @@ const limbs = computed(() => (page.value?.limbs ?? []).filter((one) => !one.limb
 function type(limbId: number | null, text: string): void {
   counts.value[String(limbId ?? '')] = text
   const count = Number(text)
-  emit('put', props.line.mother.id, limbId, Number.isInteger(count) && count > 0 ? count : 0)
+  emit('put', props.line.mother.id!, limbId, Number.isInteger(count) && count > 0 ? count : 0)
 }
 </script>
 

@@ -45,7 +45,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["set"];
+        post: operations["setBatch"];
         delete?: never;
         options?: never;
         head?: never;
@@ -59,7 +59,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["compare"];
+        get: operations["comparison"];
         put?: never;
         post?: never;
         delete?: never;
@@ -75,8 +75,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["today"];
-        put: operations["move"];
+        get: operations["demoClock"];
+        put: operations["moveDemoClock"];
         post?: never;
         delete?: never;
         options?: never;
@@ -93,7 +93,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["firstOwner"];
+        post: operations["makeFirstOwner"];
         delete?: never;
         options?: never;
         head?: never;
@@ -123,8 +123,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["rules"];
-        put: operations["save_4"];
+        get: operations["houseRules"];
+        put: operations["saveHouseRules"];
         post?: never;
         delete?: never;
         options?: never;
@@ -141,7 +141,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["ofRules"];
+        post: operations["previewHouseRules"];
         delete?: never;
         options?: never;
         head?: never;
@@ -155,10 +155,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["view"];
-        put: operations["send"];
+        get: operations["importedFile"];
+        put: operations["sendImport"];
         post?: never;
-        delete: operations["drop"];
+        delete: operations["dropImport"];
         options?: never;
         head?: never;
         patch?: never;
@@ -173,7 +173,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["look"];
+        post: operations["lookThroughImport"];
         delete?: never;
         options?: never;
         head?: never;
@@ -189,7 +189,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["stop"];
+        post: operations["stopImport"];
         delete?: never;
         options?: never;
         head?: never;
@@ -205,7 +205,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["suggestion"];
+        post: operations["suggestMapping"];
         delete?: never;
         options?: never;
         head?: never;
@@ -221,7 +221,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take_1"];
+        post: operations["takeImport"];
         delete?: never;
         options?: never;
         head?: never;
@@ -235,7 +235,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["words"];
+        get: operations["wordsOfImport"];
         put?: never;
         post?: never;
         delete?: never;
@@ -251,7 +251,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["grids"];
+        get: operations["labelGrids"];
         put?: never;
         post?: never;
         delete?: never;
@@ -267,7 +267,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["print"];
+        get: operations["printLabels"];
         put?: never;
         post?: never;
         delete?: never;
@@ -299,7 +299,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["cards"];
+        get: operations["layerCards"];
         put?: never;
         post?: never;
         delete?: never;
@@ -315,7 +315,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["changes"];
+        get: operations["layerChanges"];
         put?: never;
         post?: never;
         delete?: never;
@@ -333,7 +333,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["addMany"];
+        post: operations["recordForMany"];
         delete?: never;
         options?: never;
         head?: never;
@@ -347,7 +347,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["stems"];
+        get: operations["layerStems"];
         put?: never;
         post?: never;
         delete?: never;
@@ -363,7 +363,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["find"];
+        get: operations["findLayers"];
         put?: never;
         post?: never;
         delete?: never;
@@ -379,7 +379,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_2"];
+        get: operations["layerPage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -395,7 +395,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["balance"];
+        get: operations["leafBalance"];
         put?: never;
         post?: never;
         delete?: never;
@@ -413,7 +413,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["raise"];
+        post: operations["raiseMother"];
         delete?: never;
         options?: never;
         head?: never;
@@ -459,9 +459,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["photosOfLayer"];
         put?: never;
-        post: operations["add_4"];
+        post: operations["addPhoto"];
         delete?: never;
         options?: never;
         head?: never;
@@ -478,7 +478,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["withdraw"];
+        delete: operations["withdrawPhoto"];
         options?: never;
         head?: never;
         patch?: never;
@@ -491,7 +491,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["advice"];
+        get: operations["potAdvice"];
         put?: never;
         post?: never;
         delete?: never;
@@ -509,7 +509,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_3"];
+        post: operations["recordForLayer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -523,7 +523,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["test"];
+        get: operations["releaseTest"];
         put?: never;
         post?: never;
         delete?: never;
@@ -539,7 +539,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["ofLayer"];
+        get: operations["trialOfLayer"];
         put?: never;
         post?: never;
         delete?: never;
@@ -557,7 +557,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["record"];
+        post: operations["recordLeaves"];
         delete?: never;
         options?: never;
         head?: never;
@@ -574,7 +574,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["takeBack_1"];
+        delete: operations["takeLeafRecordBack"];
         options?: never;
         head?: never;
         patch?: never;
@@ -587,7 +587,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["seasons"];
+        get: operations["leafSeasons"];
         put?: never;
         post?: never;
         delete?: never;
@@ -603,7 +603,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["table_1"];
+        get: operations["ledgerTable"];
         put?: never;
         post?: never;
         delete?: never;
@@ -635,10 +635,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["mine"];
+        get: operations["myCalendar"];
         put?: never;
-        post: operations["renew"];
-        delete: operations["remove"];
+        post: operations["renewMyCalendar"];
+        delete: operations["endMyCalendar"];
         options?: never;
         head?: never;
         patch?: never;
@@ -653,7 +653,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["confirm"];
+        post: operations["confirmPassword"];
         delete?: never;
         options?: never;
         head?: never;
@@ -667,8 +667,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all"];
-        put: operations["save_3"];
+        get: operations["myLayerFilters"];
+        put: operations["saveMyLayerFilter"];
         post?: never;
         delete?: never;
         options?: never;
@@ -686,7 +686,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["delete"];
+        delete: operations["deleteMyLayerFilter"];
         options?: never;
         head?: never;
         patch?: never;
@@ -700,7 +700,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["password"];
+        put: operations["changeMyPassword"];
         post?: never;
         delete?: never;
         options?: never;
@@ -715,7 +715,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["sessions"];
+        get: operations["mySessions"];
         put?: never;
         post?: never;
         delete?: never;
@@ -734,7 +734,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["end"];
+        delete: operations["endMySession"];
         options?: never;
         head?: never;
         patch?: never;
@@ -748,7 +748,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["units"];
+        put: operations["changeMyUnits"];
         post?: never;
         delete?: never;
         options?: never;
@@ -763,9 +763,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["mothers"];
         put?: never;
-        post: operations["add_2"];
+        post: operations["addMother"];
         delete?: never;
         options?: never;
         head?: never;
@@ -779,8 +779,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one"];
-        put: operations["save_2"];
+        get: operations["mother"];
+        put: operations["saveMother"];
         post?: never;
         delete?: never;
         options?: never;
@@ -795,7 +795,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["limbs"];
+        get: operations["limbsOfMother"];
         put?: never;
         post: operations["addLimb"];
         delete?: never;
@@ -813,7 +813,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["merge"];
+        post: operations["mergeMother"];
         delete?: never;
         options?: never;
         head?: never;
@@ -827,7 +827,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["pedigree"];
+        get: operations["pedigreeOfMother"];
         put?: never;
         post?: never;
         delete?: never;
@@ -845,7 +845,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["relabel"];
+        post: operations["relabelMother"];
         delete?: never;
         options?: never;
         head?: never;
@@ -861,7 +861,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["retire"];
+        post: operations["retireMother"];
         delete?: never;
         options?: never;
         head?: never;
@@ -877,7 +877,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["takeBack"];
+        post: operations["returnMother"];
         delete?: never;
         options?: never;
         head?: never;
@@ -923,9 +923,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["people"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["addPerson"];
         delete?: never;
         options?: never;
         head?: never;
@@ -940,7 +940,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change"];
+        put: operations["changePerson"];
         post?: never;
         delete?: never;
         options?: never;
@@ -971,7 +971,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["file"];
+        get: operations["photo"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1019,9 +1019,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["open_1"];
+        get: operations["plannedBatches"];
         put?: never;
-        post: operations["plan"];
+        post: operations["planBatch"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1037,7 +1037,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["drop_1"];
+        post: operations["dropPlannedBatch"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1068,7 +1068,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["prices"];
-        put: operations["save_1"];
+        put: operations["savePrices"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1083,7 +1083,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["times"];
+        get: operations["readyTimes"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1099,7 +1099,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["differences"];
+        get: operations["recipeDifferences"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1147,7 +1147,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["progress"];
+        get: operations["reckoningProgress"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1179,7 +1179,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["sheet"];
+        get: operations["roundSheet"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1195,7 +1195,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["year"];
+        get: operations["season"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1211,7 +1211,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["report"];
+        get: operations["seasonReport"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1227,7 +1227,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["numbers"];
+        get: operations["numbersToSet"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1243,7 +1243,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["start"];
+        get: operations["startDate"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1259,7 +1259,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["starts"];
+        get: operations["startDates"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1275,7 +1275,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["events"];
+        get: operations["securityEvents"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1309,7 +1309,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["draw"];
+        post: operations["drawSet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1325,7 +1325,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview_1"];
+        post: operations["previewSet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1355,7 +1355,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["list"];
+        get: operations["shoppingList"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1387,7 +1387,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["species_1"];
+        get: operations["allSpecies"];
         put?: never;
         post: operations["addSpecies"];
         delete?: never;
@@ -1403,7 +1403,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["species"];
+        get: operations["oneSpecies"];
         put: operations["saveSpecies"];
         post?: never;
         delete?: never;
@@ -1419,8 +1419,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["settled"];
-        put: operations["settle"];
+        get: operations["learnedTime"];
+        put: operations["settleLearnedTime"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1437,7 +1437,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["moves"];
+        post: operations["previewLearnedTime"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1453,7 +1453,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["ofProfile"];
+        post: operations["previewProfile"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1467,7 +1467,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["shipped"];
+        get: operations["shippedProfile"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1483,7 +1483,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["lines"];
+        get: operations["stock"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1499,7 +1499,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page_1"];
+        get: operations["stockOfMother"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1517,7 +1517,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["ball"];
+        post: operations["sumsOfBall"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1533,7 +1533,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["cover"];
+        post: operations["sumsOfCover"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1549,7 +1549,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["hormone"];
+        post: operations["sumsOfHormone"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1565,7 +1565,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["medium"];
+        post: operations["sumsOfMedium"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1580,7 +1580,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["supplies"];
-        put: operations["save"];
+        put: operations["saveSupplies"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1643,9 +1643,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["open"];
+        get: operations["targets"];
         put?: never;
-        post: operations["add"];
+        post: operations["addTarget"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1661,7 +1661,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["close_1"];
+        post: operations["closeTarget"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1675,7 +1675,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["size"];
+        get: operations["trialSize"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1691,9 +1691,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["trials"];
         put?: never;
-        post: operations["begin"];
+        post: operations["beginTrial"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1707,7 +1707,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["page"];
+        get: operations["trialPage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1725,7 +1725,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["close"];
+        post: operations["closeTrial"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1741,7 +1741,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["decide"];
+        post: operations["decideTrial"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1772,7 +1772,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["type"];
+        put: operations["typeWeather"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1789,7 +1789,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview"];
+        post: operations["previewWeather"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1805,7 +1805,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take"];
+        post: operations["takeWeather"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1839,18 +1839,18 @@ export interface components {
         Advice: {
             because: string[];
             headline: string;
-            step: string;
+            step: string | null;
             /** @enum {string} */
             tone: "CALM" | "ACT" | "URGENT" | "DONE";
         };
         AgainstFirst: {
             /** Format: double */
-            blocked: number;
+            blocked: number | null;
             /** Format: double */
-            blockedHigh: number;
+            blockedHigh: number | null;
             /** Format: double */
-            blockedLow: number;
-            blockedSentence: string;
+            blockedLow: number | null;
+            blockedSentence: string | null;
             letter: string;
             side: components["schemas"]["SideBySide"];
         };
@@ -1865,12 +1865,12 @@ export interface components {
             said: string[];
             weekday: string;
             /** Format: double */
-            windMs: number;
+            windMs: number | null;
         };
         Also: {
             code: string;
-            /** @enum {string} */
-            cover: "CLEAR" | "BLACK" | "FOIL" | "WHITE";
+            /** @enum {string|null} */
+            cover: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
             sentence: string;
         };
         Amount: {
@@ -1917,7 +1917,7 @@ export interface components {
         BacktestLine: {
             atLooks: components["schemas"]["Calibration"];
             atSetting: components["schemas"]["Calibration"];
-            common: string;
+            common: string | null;
             /** Format: int32 */
             layers: number;
             species: string;
@@ -1935,14 +1935,21 @@ export interface components {
             /** Format: int64 */
             freeBytes: number;
             /** Format: date-time */
-            newestAt: string;
+            newestAt: string | null;
             /** Format: int64 */
             newestBytes: number;
             nightly: boolean;
-            problem: string;
-            unwritable: string;
+            problem: string | null;
+            unwritable: string | null;
         };
         BadCell: {
+            column: string;
+            /** Format: int64 */
+            line: number;
+            message: string;
+            value: string;
+        };
+        BadReading: {
             column: string;
             /** Format: int64 */
             line: number;
@@ -1996,8 +2003,8 @@ export interface components {
             ties: number;
         };
         Band: {
-            /** @enum {string} */
-            end: "TOO_EARLY" | "TOO_LATE";
+            /** @enum {string|null} */
+            end: "TOO_EARLY" | "TOO_LATE" | null;
             /** Format: date */
             from: string;
             /** Format: date */
@@ -2033,9 +2040,9 @@ export interface components {
         };
         BySchool: {
             /** Format: date */
-            deadline: string;
-            /** @enum {string} */
-            end: "TOO_EARLY" | "TOO_LATE";
+            deadline: string | null;
+            /** @enum {string|null} */
+            end: "TOO_EARLY" | "TOO_LATE" | null;
             /** Format: double */
             readyP: number;
             /** @enum {string} */
@@ -2048,7 +2055,7 @@ export interface components {
         };
         CalendarView: {
             /** Format: date */
-            madeOn: string;
+            madeOn: string | null;
         };
         Calibration: {
             /** Format: int32 */
@@ -2058,9 +2065,9 @@ export interface components {
             /** Format: int32 */
             late: number;
             /** Format: double */
-            meanDays: number;
+            meanDays: number | null;
             /** Format: double */
-            offDays: number;
+            offDays: number | null;
         };
         CardinalTemperatures: {
             /** Format: double */
@@ -2087,7 +2094,7 @@ export interface components {
         };
         ChangeWords: {
             /** Format: date */
-            earliest: string;
+            earliest: string | null;
             sentence: string;
         };
         ChecklistStep: {
@@ -2121,12 +2128,12 @@ export interface components {
             version: number;
         };
         ColumnSource: {
-            always: string;
+            always: string | null;
             column: string;
-            /** @enum {string} */
-            dates: "YEAR_MONTH_DAY" | "DAY_MONTH_YEAR" | "MONTH_DAY_YEAR";
-            from: string;
-            unit: string;
+            /** @enum {string|null} */
+            dates: "YEAR_MONTH_DAY" | "DAY_MONTH_YEAR" | "MONTH_DAY_YEAR" | null;
+            from: string | null;
+            unit: string | null;
             values: {
                 [key: string]: string;
             };
@@ -2165,7 +2172,7 @@ export interface components {
             /** @enum {string} */
             fit: "NARROWER_THAN_LIMB" | "TOO_SMALL" | "FITS" | "TOO_LARGE";
             /** Format: double */
-            mediumMl: number;
+            mediumMl: number | null;
             name: string;
             sentence: string;
         };
@@ -2266,7 +2273,7 @@ export interface components {
             weekday: string;
             willDo: boolean;
             /** Format: double */
-            windMs: number;
+            windMs: number | null;
         };
         DayView: {
             /** @enum {string} */
@@ -2278,9 +2285,9 @@ export interface components {
             /** Format: date */
             on: string;
             /** Format: double */
-            rainMm: number;
+            rainMm: number | null;
             /** Format: double */
-            windMs: number;
+            windMs: number | null;
         };
         Deferred: {
             jobs: string[];
@@ -2290,7 +2297,7 @@ export interface components {
         Descent: {
             children: components["schemas"]["Descent"][];
             code: string;
-            layer: string;
+            layer: string | null;
             /** Format: int32 */
             layersSet: number;
             /** Format: int64 */
@@ -2356,13 +2363,13 @@ export interface components {
             /** Format: date */
             on: string;
             /** Format: date */
-            q10: string;
+            q10: string | null;
             /** Format: date */
-            q50: string;
+            q50: string | null;
             /** Format: date */
-            q90: string;
-            /** @enum {string} */
-            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
+            q90: string | null;
+            /** @enum {string|null} */
+            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE" | null;
         };
         EventView: {
             address: string;
@@ -2388,7 +2395,7 @@ export interface components {
         ForecastView: {
             curve: components["schemas"]["ReadyBy"][];
             /** Format: date */
-            deadline: string;
+            deadline: string | null;
             /** Format: double */
             fullP: number;
             /** Format: double */
@@ -2396,11 +2403,11 @@ export interface components {
             /** Format: int32 */
             ownRecords: number;
             /** Format: date */
-            q10: string;
+            q10: string | null;
             /** Format: date */
-            q50: string;
+            q50: string | null;
             /** Format: date */
-            q90: string;
+            q90: string | null;
             /** Format: double */
             roots: number;
             /** Format: double */
@@ -2477,14 +2484,14 @@ export interface components {
             wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
         };
         HormoneSums: {
-            band: components["schemas"]["BandView"];
+            band: components["schemas"]["BandView"] | null;
             cautions: string[];
             /** Format: double */
-            diluentMl: number;
+            diluentMl: number | null;
             /** Format: double */
-            solidMg: number;
+            solidMg: number | null;
             /** Format: double */
-            stockMl: number;
+            stockMl: number | null;
             /** Format: double */
             targetPercent: number;
         };
@@ -2512,7 +2519,7 @@ export interface components {
         };
         HouseHormone: {
             /** Format: date */
-            expiresOn: string;
+            expiresOn: string | null;
             /** @enum {string} */
             form: "POWDER" | "GEL" | "LIQUID";
             lot: string;
@@ -2554,15 +2561,15 @@ export interface components {
             replaced: number;
         };
         ImportPreview: {
-            bad: components["schemas"]["BadCell"][];
+            bad: components["schemas"]["BadReading"][];
             /** Format: int32 */
             badRows: number;
             /** Format: int32 */
             days: number;
             /** Format: date */
-            first: string;
+            first: string | null;
             /** Format: date */
-            last: string;
+            last: string | null;
             /** Format: int32 */
             overlapping: number;
             overlaps: components["schemas"]["Overlap"][];
@@ -2580,10 +2587,10 @@ export interface components {
             header: string[];
             /** Format: uuid */
             id: string;
-            mapping: components["schemas"]["Mapping"];
+            mapping: components["schemas"]["Mapping"] | null;
             name: string;
             nursery: boolean;
-            outcome: components["schemas"]["Outcome"];
+            outcome: components["schemas"]["Outcome"] | null;
             remembered: boolean;
             sample: string[][];
             /** @enum {string} */
@@ -2612,7 +2619,7 @@ export interface components {
             /** Format: int32 */
             carries: number;
             /** Format: int32 */
-            halve: number;
+            halve: number | null;
             /** Format: int32 */
             remove: number;
             sentence: string;
@@ -2642,34 +2649,6 @@ export interface components {
             from: string;
             label: string;
         };
-        JsonNode: {
-            array: boolean;
-            bigDecimal: boolean;
-            bigInteger: boolean;
-            binary: boolean;
-            boolean: boolean;
-            container: boolean;
-            double: boolean;
-            embeddedValue: boolean;
-            empty: boolean;
-            float: boolean;
-            floatingPointNumber: boolean;
-            int: boolean;
-            integralNumber: boolean;
-            long: boolean;
-            missingNode: boolean;
-            /** @enum {string} */
-            nodeType: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
-            null: boolean;
-            number: boolean;
-            object: boolean;
-            pojo: boolean;
-            short: boolean;
-            string: boolean;
-            /** @deprecated */
-            textual: boolean;
-            valueNode: boolean;
-        };
         LabelGrid: {
             /** Format: double */
             acrossMm: number;
@@ -2695,7 +2674,7 @@ export interface components {
         };
         LadderView: {
             /** Format: date */
-            beforeFrost: string;
+            beforeFrost: string | null;
             plants: components["schemas"]["OnLadder"][];
             /** Format: date */
             today: string;
@@ -2718,12 +2697,12 @@ export interface components {
             fillPercent: number;
             jobs: components["schemas"]["JobView"][];
             /** Format: date */
-            lookedOn: string;
+            lookedOn: string | null;
             mother: components["schemas"]["MotherOf"];
             odds: components["schemas"]["StageOdds"][];
             /** @enum {string} */
             phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
-            plant: components["schemas"]["PlantView"];
+            plant: components["schemas"]["PlantView"] | null;
             recipe: components["schemas"]["RecipeOf"];
             /** Format: int32 */
             revision: number;
@@ -2759,12 +2738,12 @@ export interface components {
             conflicts: number;
             /** Format: double */
             fillPercent: number;
-            job: string;
+            job: string | null;
             /** Format: date */
-            jobBy: string;
+            jobBy: string | null;
             /** Format: date */
-            jobFrom: string;
-            jobLabel: string;
+            jobFrom: string | null;
+            jobLabel: string | null;
             mother: string;
             /** Format: int32 */
             ownRecords: number;
@@ -2772,13 +2751,13 @@ export interface components {
             phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
             place: string;
             /** Format: date */
-            ready10On: string;
+            ready10On: string | null;
             /** Format: date */
-            ready50On: string;
+            ready50On: string | null;
             /** Format: date */
-            ready90On: string;
-            /** @enum {string} */
-            rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
+            ready90On: string | null;
+            /** @enum {string|null} */
+            rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN" | null;
             /** Format: date */
             setOn: string;
             species: string;
@@ -2788,9 +2767,9 @@ export interface components {
         };
         LayerLines: {
             /** Format: int32 */
-            count: number;
+            count: number | null;
             layers: components["schemas"]["LayerLine"][];
-            next: string;
+            next: string | null;
         };
         LayerPage: {
             advice: components["schemas"]["Advice"];
@@ -2803,7 +2782,7 @@ export interface components {
             batchId: string;
             changes: components["schemas"]["ChangeWords"][];
             code: string;
-            coming: string;
+            coming: string | null;
             conditions: ("DRY" | "WET" | "ROT" | "BRIDGED" | "WRAP_OPEN" | "MEDIUM_LOST" | "PESTS" | "ALGAE" | "SLIPPED" | "CONSTRICTED" | "TOP_WILTED" | "TOP_DEAD" | "DETACHED")[];
             /** Format: double */
             coverage: number;
@@ -2811,17 +2790,17 @@ export interface components {
             estimates: components["schemas"]["Estimate"][];
             /** Format: double */
             fillPercent: number;
-            forecast: components["schemas"]["ForecastView"];
+            forecast: components["schemas"]["ForecastView"] | null;
             hand: string;
             jobs: components["schemas"]["JobView"][];
-            limbLoad: components["schemas"]["LimbLoad"];
+            limbLoad: components["schemas"]["LimbLoad"] | null;
             /** Format: date */
-            lookedOn: string;
+            lookedOn: string | null;
             mother: components["schemas"]["MotherOf"];
             odds: components["schemas"]["StageOdds"][];
             /** @enum {string} */
             phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
-            plant: components["schemas"]["PlantView"];
+            plant: components["schemas"]["PlantView"] | null;
             recipe: components["schemas"]["RecipeOf"];
             records: components["schemas"]["RecordView"][];
             /** Format: int32 */
@@ -2903,7 +2882,7 @@ export interface components {
         };
         LeafBalanceView: {
             /** Format: date */
-            bestOn: string;
+            bestOn: string | null;
             cautions: string[];
             days: components["schemas"]["DayBalance"][];
             /** Format: double */
@@ -2946,15 +2925,15 @@ export interface components {
             speciesCode: string;
         };
         LeafSeason: {
-            /** @enum {string} */
-            asked: "LEAF_OUT" | "LEAF_FALL";
+            /** @enum {string|null} */
+            asked: "LEAF_OUT" | "LEAF_FALL" | null;
             common: string;
-            leafFall: components["schemas"]["LeafRecordView"];
+            leafFall: components["schemas"]["LeafRecordView"] | null;
             /** Format: date */
-            leafFallOn: string;
-            leafOut: components["schemas"]["LeafRecordView"];
+            leafFallOn: string | null;
+            leafOut: components["schemas"]["LeafRecordView"] | null;
             /** Format: date */
-            leafOutOn: string;
+            leafOutOn: string | null;
             place: string;
             /** Format: int64 */
             placeId: number;
@@ -2970,21 +2949,21 @@ export interface components {
             /** Format: int32 */
             of: number;
             /** Format: double */
-            share: number;
+            share: number | null;
         };
         LedgerLine: {
             causes: components["schemas"]["LossCount"][];
             /** Format: double */
             cost: number;
             /** Format: double */
-            costPerPlant: number;
-            days: components["schemas"]["DaysToFull"];
+            costPerPlant: number | null;
+            days: components["schemas"]["DaysToFull"] | null;
             established: components["schemas"]["LedgerFigure"];
-            label: string;
+            label: string | null;
             /** Format: double */
             minutes: number;
             /** Format: double */
-            minutesPerPlant: number;
+            minutesPerPlant: number | null;
             rooted: components["schemas"]["LedgerFigure"];
             /** Format: int32 */
             set: number;
@@ -3013,7 +2992,7 @@ export interface components {
             ballMm: number;
             balls: components["schemas"]["BallOn"][];
             /** Format: date */
-            cutBackOn: string;
+            cutBackOn: string | null;
             /** Format: int32 */
             ever: number;
             faults: string[];
@@ -3040,9 +3019,9 @@ export interface components {
             /** Format: double */
             diameterMm: number;
             /** Format: date */
-            goneOn: string;
+            goneOn: string | null;
             /** Format: int64 */
-            id: number;
+            id: number | null;
             /** Format: double */
             leanDeg: number;
             /** Format: int32 */
@@ -3050,7 +3029,7 @@ export interface components {
             /** Format: double */
             lengthMm: number;
             /** Format: date */
-            measuredOn: string;
+            measuredOn: string | null;
             /** Format: int64 */
             motherId: number;
             name: string;
@@ -3121,7 +3100,71 @@ export interface components {
             note?: string | null;
             /** Format: date-time */
             occurredAt?: string | null;
-        };
+        } & ({
+            details: components["schemas"]["Chosen"];
+            /** @enum {string} */
+            kind: "CHOSEN";
+        } | {
+            details: components["schemas"]["CutPlanned"];
+            /** @enum {string} */
+            kind: "CUT_PLANNED";
+        } | {
+            details: components["schemas"]["Deferred"];
+            /** @enum {string} */
+            kind: "DEFERRED";
+        } | {
+            details: components["schemas"]["Looked"];
+            /** @enum {string} */
+            kind: "LOOKED";
+        } | {
+            details: components["schemas"]["Lost"];
+            /** @enum {string} */
+            kind: "LOST";
+        } | {
+            details: components["schemas"]["Moved"];
+            /** @enum {string} */
+            kind: "MOVED";
+        } | {
+            details: components["schemas"]["Noted"];
+            /** @enum {string} */
+            kind: "NOTED";
+        } | {
+            details: components["schemas"]["Observed"];
+            /** @enum {string} */
+            kind: "OBSERVED";
+        } | {
+            details: components["schemas"]["Potted"];
+            /** @enum {string} */
+            kind: "POTTED";
+        } | {
+            details: components["schemas"]["Released"];
+            /** @enum {string} */
+            kind: "RELEASED";
+        } | {
+            details: components["schemas"]["Rerung"];
+            /** @enum {string} */
+            kind: "RERUNG";
+        } | {
+            details: components["schemas"]["Severed"];
+            /** @enum {string} */
+            kind: "SEVERED";
+        } | {
+            details: components["schemas"]["StoodInWater"];
+            /** @enum {string} */
+            kind: "STOOD_IN_WATER";
+        } | {
+            details: components["schemas"]["Tended"];
+            /** @enum {string} */
+            kind: "TENDED";
+        } | {
+            details: components["schemas"]["ToppedUp"];
+            /** @enum {string} */
+            kind: "TOPPED_UP";
+        } | {
+            details: components["schemas"]["Withdrawn"];
+            /** @enum {string} */
+            kind: "WITHDRAWN";
+        });
         Mapping: {
             columns: components["schemas"]["ColumnSource"][];
             decimalComma: boolean;
@@ -3204,16 +3247,16 @@ export interface components {
             formerLabels: components["schemas"]["FormerLabel"][];
             /** Format: int64 */
             id: number;
-            limb: string;
+            limb: string | null;
             place: string;
-            setAs: string;
+            setAs: string | null;
             variety: string;
         };
         MotherPage: {
             history: components["schemas"]["Entry"][];
             limbs: components["schemas"]["LimbStand"][];
             line: components["schemas"]["MotherLine"];
-            mergedInto: string;
+            mergedInto: string | null;
             place: string;
             remarks: components["schemas"]["Remark"][];
             taken: components["schemas"]["Year"][];
@@ -3223,19 +3266,19 @@ export interface components {
         MotherView: {
             code: string;
             /** Format: int64 */
-            id: number;
+            id: number | null;
             /** Format: int32 */
             leafyShoots: number;
             /** Format: int64 */
-            mergedInto: number;
+            mergedInto: number | null;
             note: string;
             permission: string;
             /** Format: int64 */
             placeId: number;
             /** Format: int32 */
-            plantedYear: number;
+            plantedYear: number | null;
             /** Format: date */
-            retiredOn: string;
+            retiredOn: string | null;
             /** @enum {string} */
             rights: "FREE" | "PERMITTED" | "PROTECTED";
             /** @enum {string} */
@@ -3281,13 +3324,13 @@ export interface components {
         Move: {
             code: string;
             /** Format: int64 */
-            days: number;
+            days: number | null;
             /** Format: date */
-            likeliestNow: string;
+            likeliestNow: string | null;
             /** Format: date */
-            likeliestThen: string;
-            stepNow: string;
-            stepThen: string;
+            likeliestThen: string | null;
+            stepNow: string | null;
+            stepThen: string | null;
         };
         Moved: {
             /** @enum {string|null} */
@@ -3345,7 +3388,7 @@ export interface components {
             establishingRecords: number;
             headline: string;
             /** Format: date */
-            latestSetOn: string;
+            latestSetOn: string | null;
             /** Format: int32 */
             layers: number;
             materials: components["schemas"]["Materials"];
@@ -3380,7 +3423,7 @@ export interface components {
             /** @enum {string} */
             ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND";
             /** Format: date */
-            mossUntil: string;
+            mossUntil: string | null;
             mother: string;
             /** @enum {string} */
             phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
@@ -3393,14 +3436,14 @@ export interface components {
             rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
             seen: ("TURGID" | "DROOP" | "CURL" | "LEAF_DROP" | "MOULD" | "PESTS" | "NEW_GROWTH" | "ROOTS_AT_EDGE")[];
             /** Format: date */
-            seenOn: string;
+            seenOn: string | null;
             /** Format: date */
             since: string;
             species: string;
             /** @enum {string} */
             step: "POT_UP" | "POT_ON" | "STAY" | "STAY_DORMANT" | "STEP_UP" | "STEP_BACK" | "OPEN_AND_LOOK" | "RELEASE" | "HOLD_UNDER_COVER";
-            /** @enum {string} */
-            to: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
+            /** @enum {string|null} */
+            to: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN" | null;
             variety: string;
         };
         OnMother: {
@@ -3477,7 +3520,7 @@ export interface components {
         };
         PersonView: {
             /** Format: date-time */
-            disabledAt: string;
+            disabledAt: string | null;
             fullName: string;
             /** Format: int64 */
             id: number;
@@ -3499,12 +3542,12 @@ export interface components {
             /** Format: date-time */
             occurredAt: string;
             /** Format: uuid */
-            recordId: string;
+            recordId: string | null;
             /** Format: int32 */
             width: number;
             /** Format: date-time */
-            withdrawnAt: string;
-            withdrawnBy: string;
+            withdrawnAt: string | null;
+            withdrawnBy: string | null;
         };
         PlaceAhead: {
             days: components["schemas"]["AheadDay"][];
@@ -3524,13 +3567,13 @@ export interface components {
             /** @enum {string} */
             frosts: "SITE" | "NONE" | "OWN";
             /** Format: int64 */
-            id: number;
+            id: number | null;
             /** Format: double */
             maxShiftC: number;
             /** Format: double */
             minShiftC: number;
             name: string;
-            ownFrosts: components["schemas"]["FrostsView"];
+            ownFrosts: components["schemas"]["FrostsView"] | null;
             /** @enum {string} */
             stand: "COVERED" | "SHELTERED" | "OPEN";
             /** Format: int64 */
@@ -3594,9 +3637,9 @@ export interface components {
             /** @enum {string} */
             ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND";
             /** Format: date */
-            mossSince: string;
+            mossSince: string | null;
             /** Format: date */
-            motherAgainOn: string;
+            motherAgainOn: string | null;
             /** Format: int64 */
             placeId: number;
             potted: boolean;
@@ -3616,7 +3659,7 @@ export interface components {
             ballLengthMm: number;
             /** Format: double */
             ballMl: number;
-            chosen: string;
+            chosen: string | null;
             /** @enum {string} */
             ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND";
             /** Format: int32 */
@@ -3719,10 +3762,14 @@ export interface components {
         /** @description RFC 9457: what happened, and every violation by field */
         Problem: {
             detail: string;
+            instance?: string;
             /** Format: int32 */
             status: number;
             title: string;
-            violations: components["schemas"]["Violation"][];
+            type?: string;
+            violations?: components["schemas"]["Violation"][];
+        } & {
+            [key: string]: unknown;
         };
         Progress: {
             /** Format: int32 */
@@ -3757,7 +3804,7 @@ export interface components {
         };
         ReadyStep: {
             /** Format: double */
-            high: number;
+            high: number | null;
             /** Format: double */
             low: number;
             /** Format: double */
@@ -3824,7 +3871,7 @@ export interface components {
         };
         RecipeView: {
             /** Format: int64 */
-            id: number;
+            id: number | null;
             name: string;
             /** Format: int32 */
             number: number;
@@ -3851,8 +3898,8 @@ export interface components {
             recorded: components["schemas"]["Recorded"];
         };
         Recorded: {
-            /** @enum {string} */
-            conflict: "NOT_SET_YET" | "SET_TWICE" | "NO_LONGER_ON_MOTHER" | "NOT_SEVERED" | "NOT_POTTED" | "ALREADY_POTTED" | "FINISHED" | "NOT_UNDERSTOOD";
+            /** @enum {string|null} */
+            conflict: "NOT_SET_YET" | "SET_TWICE" | "NO_LONGER_ON_MOTHER" | "NOT_SEVERED" | "NOT_POTTED" | "ALREADY_POTTED" | "FINISHED" | "NOT_UNDERSTOOD" | null;
             /** Format: uuid */
             id: string;
             /** Format: int32 */
@@ -3871,14 +3918,80 @@ export interface components {
             note?: string | null;
             /** Format: date-time */
             occurredAt?: string | null;
-        };
+        } & ({
+            details: components["schemas"]["Chosen"];
+            /** @enum {string} */
+            kind: "CHOSEN";
+        } | {
+            details: components["schemas"]["CutPlanned"];
+            /** @enum {string} */
+            kind: "CUT_PLANNED";
+        } | {
+            details: components["schemas"]["Deferred"];
+            /** @enum {string} */
+            kind: "DEFERRED";
+        } | {
+            details: components["schemas"]["Looked"];
+            /** @enum {string} */
+            kind: "LOOKED";
+        } | {
+            details: components["schemas"]["Lost"];
+            /** @enum {string} */
+            kind: "LOST";
+        } | {
+            details: components["schemas"]["Moved"];
+            /** @enum {string} */
+            kind: "MOVED";
+        } | {
+            details: components["schemas"]["Noted"];
+            /** @enum {string} */
+            kind: "NOTED";
+        } | {
+            details: components["schemas"]["Observed"];
+            /** @enum {string} */
+            kind: "OBSERVED";
+        } | {
+            details: components["schemas"]["Potted"];
+            /** @enum {string} */
+            kind: "POTTED";
+        } | {
+            details: components["schemas"]["Released"];
+            /** @enum {string} */
+            kind: "RELEASED";
+        } | {
+            details: components["schemas"]["Rerung"];
+            /** @enum {string} */
+            kind: "RERUNG";
+        } | {
+            details: components["schemas"]["Severed"];
+            /** @enum {string} */
+            kind: "SEVERED";
+        } | {
+            details: components["schemas"]["StoodInWater"];
+            /** @enum {string} */
+            kind: "STOOD_IN_WATER";
+        } | {
+            details: components["schemas"]["Tended"];
+            /** @enum {string} */
+            kind: "TENDED";
+        } | {
+            details: components["schemas"]["ToppedUp"];
+            /** @enum {string} */
+            kind: "TOPPED_UP";
+        } | {
+            details: components["schemas"]["Withdrawn"];
+            /** @enum {string} */
+            kind: "WITHDRAWN";
+        });
         RecordView: {
             by: string;
-            /** @enum {string} */
-            conflict: "NOT_SET_YET" | "SET_TWICE" | "NO_LONGER_ON_MOTHER" | "NOT_SEVERED" | "NOT_POTTED" | "ALREADY_POTTED" | "FINISHED" | "NOT_UNDERSTOOD";
+            /** @enum {string|null} */
+            conflict: "NOT_SET_YET" | "SET_TWICE" | "NO_LONGER_ON_MOTHER" | "NOT_SEVERED" | "NOT_POTTED" | "ALREADY_POTTED" | "FINISHED" | "NOT_UNDERSTOOD" | null;
             /** Format: uuid */
-            corrects: string;
-            details: components["schemas"]["JsonNode"];
+            corrects: string | null;
+            details: {
+                [key: string]: unknown;
+            };
             /** Format: uuid */
             id: string;
             inForce: boolean;
@@ -3891,8 +4004,78 @@ export interface components {
             on: string;
             /** Format: date-time */
             recordedAt: string;
-            verdict: components["schemas"]["JsonNode"];
-        };
+            verdict: {
+                [key: string]: unknown;
+            } | null;
+        } & ({
+            details: components["schemas"]["Chosen"];
+            /** @enum {string} */
+            kind: "CHOSEN";
+        } | {
+            details: components["schemas"]["CutPlanned"];
+            /** @enum {string} */
+            kind: "CUT_PLANNED";
+        } | {
+            details: components["schemas"]["Deferred"];
+            /** @enum {string} */
+            kind: "DEFERRED";
+        } | {
+            details: components["schemas"]["Looked"];
+            /** @enum {string} */
+            kind: "LOOKED";
+        } | {
+            details: components["schemas"]["Lost"];
+            /** @enum {string} */
+            kind: "LOST";
+        } | {
+            details: components["schemas"]["Moved"];
+            /** @enum {string} */
+            kind: "MOVED";
+        } | {
+            details: components["schemas"]["Noted"];
+            /** @enum {string} */
+            kind: "NOTED";
+        } | {
+            details: components["schemas"]["Observed"];
+            /** @enum {string} */
+            kind: "OBSERVED";
+        } | {
+            details: components["schemas"]["Potted"];
+            /** @enum {string} */
+            kind: "POTTED";
+        } | {
+            details: components["schemas"]["Released"];
+            /** @enum {string} */
+            kind: "RELEASED";
+        } | {
+            details: components["schemas"]["Rerung"];
+            /** @enum {string} */
+            kind: "RERUNG";
+        } | {
+            details: components["schemas"]["Set"];
+            /** @enum {string} */
+            kind: "SET";
+        } | {
+            details: components["schemas"]["Severed"];
+            /** @enum {string} */
+            kind: "SEVERED";
+        } | {
+            details: components["schemas"]["StoodInWater"];
+            /** @enum {string} */
+            kind: "STOOD_IN_WATER";
+        } | {
+            details: components["schemas"]["Tended"];
+            /** @enum {string} */
+            kind: "TENDED";
+        } | {
+            details: components["schemas"]["ToppedUp"];
+            /** @enum {string} */
+            kind: "TOPPED_UP";
+        } | {
+            details: components["schemas"]["Withdrawn"];
+            /** @enum {string} */
+            kind: "WITHDRAWN";
+        });
         Relabelling: {
             reason: string;
             speciesCode: string;
@@ -3995,8 +4178,8 @@ export interface components {
             belowMm: number;
             /** @enum {string} */
             bridging: "LOW" | "MODERATE" | "HIGH";
-            /** @enum {string} */
-            containerFit: "NARROWER_THAN_LIMB" | "TOO_SMALL" | "FITS" | "TOO_LARGE";
+            /** @enum {string|null} */
+            containerFit: "NARROWER_THAN_LIMB" | "TOO_SMALL" | "FITS" | "TOO_LARGE" | null;
             dropsWaterTooFast: boolean;
             /** @enum {string} */
             hormoneFit: "IN_BAND" | "BELOW" | "ABOVE";
@@ -4008,11 +4191,11 @@ export interface components {
             /** Format: int32 */
             ownRecords: number;
             /** Format: date */
-            ready10On: string;
+            ready10On: string | null;
             /** Format: date */
-            ready50On: string;
+            ready50On: string | null;
             /** Format: date */
-            ready90On: string;
+            ready90On: string | null;
             /** Format: int32 */
             topUpDays: number;
             warnings: string[];
@@ -4028,14 +4211,14 @@ export interface components {
             /** Format: int32 */
             leavesBeyond: number;
             /** Format: int64 */
-            limbId: number;
+            limbId: number | null;
             /** @enum {string} */
             position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
-            /** @enum {string} */
-            school: "IN_LEAF" | "DORMANT" | "SPRING";
+            /** @enum {string|null} */
+            school: "IN_LEAF" | "DORMANT" | "SPRING" | null;
             specimen: boolean;
             /** Format: int64 */
-            trialSlotId: number;
+            trialSlotId: number | null;
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
@@ -4108,7 +4291,7 @@ export interface components {
         SeasonView: {
             /** Format: date */
             from: string;
-            frosts: components["schemas"]["Frosts"];
+            frosts: components["schemas"]["Frosts"] | null;
             /** @enum {string} */
             school: "IN_LEAF" | "DORMANT" | "SPRING";
             species: components["schemas"]["SpeciesSeason"][];
@@ -4133,9 +4316,27 @@ export interface components {
             needsOwner: boolean;
             /** Format: date-time */
             now: string;
-            person: components["schemas"]["PersonView"];
+            person: components["schemas"]["PersonView"] | null;
             /** Format: date */
             today: string;
+        };
+        Set: {
+            diameterMm: number | string;
+            fromUnionMm: number | string;
+            fruitToKeep: boolean;
+            hand?: string | null;
+            hormone?: string | null;
+            leanDeg: number;
+            /** Format: int32 */
+            leavesBeyond: number;
+            /** @enum {string} */
+            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
+            ringMm: number | string;
+            /** @enum {string} */
+            school: "IN_LEAF" | "DORMANT" | "SPRING";
+            specimen: boolean;
+            /** @enum {string} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
         SetOn: {
             /** Format: int32 */
@@ -4153,21 +4354,21 @@ export interface components {
             window: components["schemas"]["SettingWindow"];
         };
         SetRequest: {
-            hand: string;
-            hormone: string;
-            liveShootBelow: boolean;
+            hand: string | null;
+            hormone: string | null;
+            liveShootBelow: boolean | null;
             /** Format: int64 */
             motherId: number;
             /** Format: int64 */
-            plannedId: number;
-            reason: string;
+            plannedId: number | null;
+            reason: string | null;
             /** Format: int64 */
             recipeId: number;
-            /** @enum {string} */
-            relief: "PROP" | "REST_TIP";
+            /** @enum {string|null} */
+            relief: "PROP" | "REST_TIP" | null;
             rows: components["schemas"]["RowRequest"][];
             /** Format: date */
-            setOn: string;
+            setOn: string | null;
         };
         SetRequestSent: {
             hand?: string | null;
@@ -4188,9 +4389,9 @@ export interface components {
         };
         SettingWindow: {
             /** Format: date */
-            deadline: string;
-            /** @enum {string} */
-            end: "TOO_EARLY" | "TOO_LATE";
+            deadline: string | null;
+            /** @enum {string|null} */
+            end: "TOO_EARLY" | "TOO_LATE" | null;
             /** Format: double */
             readyP: number;
             /** Format: date */
@@ -4199,11 +4400,11 @@ export interface components {
             windowClass: "GOOD" | "RISKY" | "OVERWINTER" | "CLOSED";
         };
         SettledTime: {
-            madeBy: string;
+            madeBy: string | null;
             /** Format: date */
-            madeOn: string;
+            madeOn: string | null;
             /** Format: double */
-            median: number;
+            median: number | null;
             /** Format: int64 */
             number: number;
             own: boolean;
@@ -4266,15 +4467,15 @@ export interface components {
             a: components["schemas"]["LedgerFigure"];
             b: components["schemas"]["LedgerFigure"];
             /** Format: double */
-            difference: number;
+            difference: number | null;
             /** Format: double */
             fisherP: number;
             /** Format: double */
-            high: number;
+            high: number | null;
             /** Format: double */
-            low: number;
+            low: number | null;
             /** Format: int32 */
-            moreEach: number;
+            moreEach: number | null;
             sentence: string;
             settled: boolean;
         };
@@ -4284,7 +4485,7 @@ export interface components {
         };
         SiteView: {
             arid: boolean;
-            frosts: components["schemas"]["FrostsView"];
+            frosts: components["schemas"]["FrostsView"] | null;
             /** Format: double */
             latitude: number;
             maxC: number[];
@@ -4354,7 +4555,7 @@ export interface components {
             hazards: string;
             /** Format: double */
             leafCm2: number;
-            needsWinter: boolean;
+            needsWinter: boolean | null;
             note: string;
             /** Format: double */
             opensAtMeanC: number;
@@ -4399,9 +4600,9 @@ export interface components {
             code: string;
             common: string;
             /** Format: date */
-            firstGood: string;
+            firstGood: string | null;
             /** Format: date */
-            lastGood: string;
+            lastGood: string | null;
             /** Format: int64 */
             mothers: number;
             /** Format: int32 */
@@ -4409,8 +4610,8 @@ export interface components {
             set: components["schemas"]["SetOn"][];
         };
         SpeciesView: {
-            /** @enum {string} */
-            origin: "SHIPPED" | "CHANGED" | "ADDED";
+            /** @enum {string|null} */
+            origin: "SHIPPED" | "CHANGED" | "ADDED" | null;
             profile: components["schemas"]["SpeciesProfile"];
             /** Format: int32 */
             profileNumber: number;
@@ -4434,11 +4635,11 @@ export interface components {
         };
         Start: {
             /** Format: date */
-            q10: string;
+            q10: string | null;
             /** Format: date */
-            q50: string;
+            q50: string | null;
             /** Format: date */
-            q90: string;
+            q90: string | null;
             schools: components["schemas"]["BySchool"][];
         };
         StartsView: {
@@ -4464,8 +4665,8 @@ export interface components {
             firstMedia: components["schemas"]["MediumAdvice"][];
             /** Format: double */
             ringMm: number;
-            /** @enum {string} */
-            rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN";
+            /** @enum {string|null} */
+            rung: "TENT" | "SHADE" | "HALF" | "LIGHT" | "OPEN" | null;
             /** Format: double */
             waterMl: number;
         };
@@ -4541,7 +4742,7 @@ export interface components {
             /** Format: int64 */
             id: number;
             /** Format: date */
-            latestSetOn: string;
+            latestSetOn: string | null;
             /** Format: int32 */
             layers: number;
             /** Format: int32 */
@@ -4549,7 +4750,7 @@ export interface components {
             /** Format: int32 */
             low: number;
             /** Format: int32 */
-            more: number;
+            more: number | null;
             name: string;
             /** Format: int32 */
             potted: number;
@@ -4580,7 +4781,7 @@ export interface components {
             fillMl: number;
             mother: string;
             place: string;
-            pot: string;
+            pot: string | null;
             species: string;
             variety: string;
             /** @enum {string} */
@@ -4591,13 +4792,13 @@ export interface components {
         };
         ToSever: {
             /** Format: date */
-            by: string;
-            changed: string;
+            by: string | null;
+            changed: string | null;
             code: string;
             /** Format: date */
-            cutOn: string;
+            cutOn: string | null;
             /** Format: date */
-            driesOn: string;
+            driesOn: string | null;
             /** Format: double */
             fillPercent: number;
             first: string[];
@@ -4607,7 +4808,7 @@ export interface components {
             headline: string;
             /** Format: int32 */
             leaves: number;
-            limb: string;
+            limb: string | null;
             mother: string;
             place: string;
             /** Format: int64 */
@@ -4665,7 +4866,7 @@ export interface components {
         TrialLine: {
             arms: components["schemas"]["ArmView"][];
             /** Format: date */
-            closedOn: string;
+            closedOn: string | null;
             /** Format: int64 */
             id: number;
             /** Format: date */
@@ -4680,7 +4881,7 @@ export interface components {
             set: number;
         };
         TrialPage: {
-            decision: components["schemas"]["TrialDecision"];
+            decision: components["schemas"]["TrialDecision"] | null;
             line: components["schemas"]["TrialLine"];
             madeBy: string;
             places: components["schemas"]["TrialSlotView"][];
@@ -4717,13 +4918,13 @@ export interface components {
             sentence: string;
         };
         TrialSlotView: {
-            actualRecipe: string;
+            actualRecipe: string | null;
             /** Format: int32 */
             arm: number;
-            layer: string;
-            limb: string;
+            layer: string | null;
+            limb: string | null;
             /** Format: int64 */
-            limbId: number;
+            limbId: number | null;
             mother: string;
             /** Format: int64 */
             motherId: number;
@@ -4845,7 +5046,7 @@ export interface operations {
             };
         };
     };
-    set: {
+    setBatch: {
         parameters: {
             query?: never;
             header: {
@@ -4880,7 +5081,7 @@ export interface operations {
             };
         };
     };
-    compare: {
+    comparison: {
         parameters: {
             query: {
                 nameA: string;
@@ -4916,7 +5117,7 @@ export interface operations {
             };
         };
     };
-    today: {
+    demoClock: {
         parameters: {
             query?: never;
             header?: never;
@@ -4945,7 +5146,7 @@ export interface operations {
             };
         };
     };
-    move: {
+    moveDemoClock: {
         parameters: {
             query?: never;
             header?: never;
@@ -4978,7 +5179,7 @@ export interface operations {
             };
         };
     };
-    firstOwner: {
+    makeFirstOwner: {
         parameters: {
             query?: never;
             header?: never;
@@ -5040,7 +5241,7 @@ export interface operations {
             };
         };
     };
-    rules: {
+    houseRules: {
         parameters: {
             query?: never;
             header?: never;
@@ -5069,7 +5270,7 @@ export interface operations {
             };
         };
     };
-    save_4: {
+    saveHouseRules: {
         parameters: {
             query?: never;
             header: {
@@ -5104,7 +5305,7 @@ export interface operations {
             };
         };
     };
-    ofRules: {
+    previewHouseRules: {
         parameters: {
             query?: never;
             header?: never;
@@ -5137,7 +5338,7 @@ export interface operations {
             };
         };
     };
-    view: {
+    importedFile: {
         parameters: {
             query?: never;
             header?: never;
@@ -5168,7 +5369,7 @@ export interface operations {
             };
         };
     };
-    send: {
+    sendImport: {
         parameters: {
             query: {
                 name: string;
@@ -5201,7 +5402,7 @@ export interface operations {
             };
         };
     };
-    drop: {
+    dropImport: {
         parameters: {
             query?: never;
             header?: never;
@@ -5230,7 +5431,7 @@ export interface operations {
             };
         };
     };
-    look: {
+    lookThroughImport: {
         parameters: {
             query?: never;
             header?: never;
@@ -5265,7 +5466,7 @@ export interface operations {
             };
         };
     };
-    stop: {
+    stopImport: {
         parameters: {
             query?: never;
             header?: never;
@@ -5296,7 +5497,7 @@ export interface operations {
             };
         };
     };
-    suggestion: {
+    suggestMapping: {
         parameters: {
             query?: never;
             header?: never;
@@ -5331,7 +5532,7 @@ export interface operations {
             };
         };
     };
-    take_1: {
+    takeImport: {
         parameters: {
             query?: never;
             header?: never;
@@ -5366,7 +5567,7 @@ export interface operations {
             };
         };
     };
-    words: {
+    wordsOfImport: {
         parameters: {
             query: {
                 column: string;
@@ -5399,7 +5600,7 @@ export interface operations {
             };
         };
     };
-    grids: {
+    labelGrids: {
         parameters: {
             query?: never;
             header?: never;
@@ -5428,7 +5629,7 @@ export interface operations {
             };
         };
     };
-    print: {
+    printLabels: {
         parameters: {
             query?: {
                 batch?: string;
@@ -5492,7 +5693,7 @@ export interface operations {
             };
         };
     };
-    cards: {
+    layerCards: {
         parameters: {
             query: {
                 codes: string[];
@@ -5523,7 +5724,7 @@ export interface operations {
             };
         };
     };
-    changes: {
+    layerChanges: {
         parameters: {
             query: {
                 since: string;
@@ -5554,7 +5755,7 @@ export interface operations {
             };
         };
     };
-    addMany: {
+    recordForMany: {
         parameters: {
             query?: never;
             header: {
@@ -5589,7 +5790,7 @@ export interface operations {
             };
         };
     };
-    stems: {
+    layerStems: {
         parameters: {
             query: {
                 codes: string[];
@@ -5620,7 +5821,7 @@ export interface operations {
             };
         };
     };
-    find: {
+    findLayers: {
         parameters: {
             query?: {
                 batch?: string | null;
@@ -5679,7 +5880,7 @@ export interface operations {
             };
         };
     };
-    page_2: {
+    layerPage: {
         parameters: {
             query?: never;
             header?: never;
@@ -5710,7 +5911,7 @@ export interface operations {
             };
         };
     };
-    balance: {
+    leafBalance: {
         parameters: {
             query?: {
                 leafCm2?: number;
@@ -5744,7 +5945,7 @@ export interface operations {
             };
         };
     };
-    raise: {
+    raiseMother: {
         parameters: {
             query?: never;
             header: {
@@ -5843,7 +6044,7 @@ export interface operations {
             };
         };
     };
-    all_4: {
+    photosOfLayer: {
         parameters: {
             query?: never;
             header?: never;
@@ -5874,7 +6075,7 @@ export interface operations {
             };
         };
     };
-    add_4: {
+    addPhoto: {
         parameters: {
             query?: {
                 occurredAt?: string;
@@ -5916,7 +6117,7 @@ export interface operations {
             };
         };
     };
-    withdraw: {
+    withdrawPhoto: {
         parameters: {
             query?: never;
             header?: never;
@@ -5946,7 +6147,7 @@ export interface operations {
             };
         };
     };
-    advice: {
+    potAdvice: {
         parameters: {
             query?: {
                 leaves?: number;
@@ -5981,7 +6182,7 @@ export interface operations {
             };
         };
     };
-    add_3: {
+    recordForLayer: {
         parameters: {
             query?: never;
             header: {
@@ -6019,7 +6220,7 @@ export interface operations {
             };
         };
     };
-    test: {
+    releaseTest: {
         parameters: {
             query?: never;
             header?: never;
@@ -6050,7 +6251,7 @@ export interface operations {
             };
         };
     };
-    ofLayer: {
+    trialOfLayer: {
         parameters: {
             query?: never;
             header?: never;
@@ -6061,7 +6262,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description OK */
+            /** @description The trial that it is part of */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -6069,6 +6270,13 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["OfLayer"];
                 };
+            };
+            /** @description It is part of none */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A refusal, explained */
             default: {
@@ -6081,7 +6289,7 @@ export interface operations {
             };
         };
     };
-    record: {
+    recordLeaves: {
         parameters: {
             query?: never;
             header: {
@@ -6116,7 +6324,7 @@ export interface operations {
             };
         };
     };
-    takeBack_1: {
+    takeLeafRecordBack: {
         parameters: {
             query?: never;
             header: {
@@ -6149,7 +6357,7 @@ export interface operations {
             };
         };
     };
-    seasons: {
+    leafSeasons: {
         parameters: {
             query?: never;
             header?: never;
@@ -6178,7 +6386,7 @@ export interface operations {
             };
         };
     };
-    table_1: {
+    ledgerTable: {
         parameters: {
             query: {
                 by?: "SPECIES" | "VARIETY" | "MOTHER" | "PLACE" | "RECIPE" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "WOOD" | "POSITION" | "WEEK" | "HAND" | "YEAR";
@@ -6247,7 +6455,7 @@ export interface operations {
             };
         };
     };
-    mine: {
+    myCalendar: {
         parameters: {
             query?: never;
             header?: never;
@@ -6276,7 +6484,7 @@ export interface operations {
             };
         };
     };
-    renew: {
+    renewMyCalendar: {
         parameters: {
             query?: never;
             header?: never;
@@ -6309,7 +6517,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    endMyCalendar: {
         parameters: {
             query?: never;
             header?: never;
@@ -6336,7 +6544,7 @@ export interface operations {
             };
         };
     };
-    confirm: {
+    confirmPassword: {
         parameters: {
             query?: never;
             header?: never;
@@ -6367,7 +6575,7 @@ export interface operations {
             };
         };
     };
-    all: {
+    myLayerFilters: {
         parameters: {
             query?: never;
             header?: never;
@@ -6396,7 +6604,7 @@ export interface operations {
             };
         };
     };
-    save_3: {
+    saveMyLayerFilter: {
         parameters: {
             query?: never;
             header?: never;
@@ -6429,7 +6637,7 @@ export interface operations {
             };
         };
     };
-    delete: {
+    deleteMyLayerFilter: {
         parameters: {
             query?: never;
             header?: never;
@@ -6458,7 +6666,7 @@ export interface operations {
             };
         };
     };
-    password: {
+    changeMyPassword: {
         parameters: {
             query?: never;
             header?: never;
@@ -6489,7 +6697,7 @@ export interface operations {
             };
         };
     };
-    sessions: {
+    mySessions: {
         parameters: {
             query?: never;
             header?: never;
@@ -6518,7 +6726,7 @@ export interface operations {
             };
         };
     };
-    end: {
+    endMySession: {
         parameters: {
             query?: never;
             header?: never;
@@ -6547,7 +6755,7 @@ export interface operations {
             };
         };
     };
-    units: {
+    changeMyUnits: {
         parameters: {
             query?: never;
             header?: never;
@@ -6580,7 +6788,7 @@ export interface operations {
             };
         };
     };
-    all_3: {
+    mothers: {
         parameters: {
             query?: never;
             header?: never;
@@ -6609,7 +6817,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    addMother: {
         parameters: {
             query?: never;
             header: {
@@ -6644,7 +6852,7 @@ export interface operations {
             };
         };
     };
-    one: {
+    mother: {
         parameters: {
             query?: never;
             header?: never;
@@ -6675,7 +6883,7 @@ export interface operations {
             };
         };
     };
-    save_2: {
+    saveMother: {
         parameters: {
             query?: never;
             header: {
@@ -6712,7 +6920,7 @@ export interface operations {
             };
         };
     };
-    limbs: {
+    limbsOfMother: {
         parameters: {
             query?: never;
             header?: never;
@@ -6780,7 +6988,7 @@ export interface operations {
             };
         };
     };
-    merge: {
+    mergeMother: {
         parameters: {
             query?: never;
             header: {
@@ -6817,7 +7025,7 @@ export interface operations {
             };
         };
     };
-    pedigree: {
+    pedigreeOfMother: {
         parameters: {
             query?: never;
             header?: never;
@@ -6848,7 +7056,7 @@ export interface operations {
             };
         };
     };
-    relabel: {
+    relabelMother: {
         parameters: {
             query?: never;
             header: {
@@ -6885,7 +7093,7 @@ export interface operations {
             };
         };
     };
-    retire: {
+    retireMother: {
         parameters: {
             query?: never;
             header: {
@@ -6922,7 +7130,7 @@ export interface operations {
             };
         };
     };
-    takeBack: {
+    returnMother: {
         parameters: {
             query?: never;
             header: {
@@ -7019,7 +7227,7 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    people: {
         parameters: {
             query?: never;
             header?: never;
@@ -7048,7 +7256,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    addPerson: {
         parameters: {
             query?: never;
             header?: never;
@@ -7081,7 +7289,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    changePerson: {
         parameters: {
             query?: never;
             header?: never;
@@ -7149,7 +7357,7 @@ export interface operations {
             };
         };
     };
-    file: {
+    photo: {
         parameters: {
             query?: {
                 small?: boolean;
@@ -7283,7 +7491,7 @@ export interface operations {
             };
         };
     };
-    open_1: {
+    plannedBatches: {
         parameters: {
             query?: never;
             header?: never;
@@ -7312,7 +7520,7 @@ export interface operations {
             };
         };
     };
-    plan: {
+    planBatch: {
         parameters: {
             query?: never;
             header: {
@@ -7347,7 +7555,7 @@ export interface operations {
             };
         };
     };
-    drop_1: {
+    dropPlannedBatch: {
         parameters: {
             query?: never;
             header: {
@@ -7442,7 +7650,7 @@ export interface operations {
             };
         };
     };
-    save_1: {
+    savePrices: {
         parameters: {
             query?: never;
             header: {
@@ -7477,7 +7685,7 @@ export interface operations {
             };
         };
     };
-    times: {
+    readyTimes: {
         parameters: {
             query: {
                 query: components["schemas"]["LayerQuery"];
@@ -7508,7 +7716,7 @@ export interface operations {
             };
         };
     };
-    differences: {
+    recipeDifferences: {
         parameters: {
             query: {
                 recipes: number[];
@@ -7640,7 +7848,7 @@ export interface operations {
             };
         };
     };
-    progress: {
+    reckoningProgress: {
         parameters: {
             query?: never;
             header?: never;
@@ -7700,7 +7908,7 @@ export interface operations {
             };
         };
     };
-    sheet: {
+    roundSheet: {
         parameters: {
             query?: {
                 on?: string;
@@ -7731,7 +7939,7 @@ export interface operations {
             };
         };
     };
-    year: {
+    season: {
         parameters: {
             query: {
                 placeId: number;
@@ -7766,7 +7974,7 @@ export interface operations {
             };
         };
     };
-    report: {
+    seasonReport: {
         parameters: {
             query: {
                 year: number;
@@ -7797,7 +8005,7 @@ export interface operations {
             };
         };
     };
-    numbers: {
+    numbersToSet: {
         parameters: {
             query: {
                 by: string;
@@ -7836,7 +8044,7 @@ export interface operations {
             };
         };
     };
-    start: {
+    startDate: {
         parameters: {
             query: {
                 placeId: number;
@@ -7873,7 +8081,7 @@ export interface operations {
             };
         };
     };
-    starts: {
+    startDates: {
         parameters: {
             query: {
                 placeId: number;
@@ -7909,7 +8117,7 @@ export interface operations {
             };
         };
     };
-    events: {
+    securityEvents: {
         parameters: {
             query?: {
                 before?: number;
@@ -8029,7 +8237,7 @@ export interface operations {
             };
         };
     };
-    draw: {
+    drawSet: {
         parameters: {
             query?: never;
             header?: never;
@@ -8062,7 +8270,7 @@ export interface operations {
             };
         };
     };
-    preview_1: {
+    previewSet: {
         parameters: {
             query?: never;
             header?: never;
@@ -8124,7 +8332,7 @@ export interface operations {
             };
         };
     };
-    list: {
+    shoppingList: {
         parameters: {
             query?: never;
             header?: never;
@@ -8219,7 +8427,7 @@ export interface operations {
             };
         };
     };
-    species_1: {
+    allSpecies: {
         parameters: {
             query?: never;
             header?: never;
@@ -8283,7 +8491,7 @@ export interface operations {
             };
         };
     };
-    species: {
+    oneSpecies: {
         parameters: {
             query?: never;
             header?: never;
@@ -8351,7 +8559,7 @@ export interface operations {
             };
         };
     };
-    settled: {
+    learnedTime: {
         parameters: {
             query?: never;
             header?: never;
@@ -8382,7 +8590,7 @@ export interface operations {
             };
         };
     };
-    settle: {
+    settleLearnedTime: {
         parameters: {
             query?: never;
             header: {
@@ -8419,7 +8627,7 @@ export interface operations {
             };
         };
     };
-    moves: {
+    previewLearnedTime: {
         parameters: {
             query?: never;
             header?: never;
@@ -8454,7 +8662,7 @@ export interface operations {
             };
         };
     };
-    ofProfile: {
+    previewProfile: {
         parameters: {
             query?: never;
             header?: never;
@@ -8489,7 +8697,7 @@ export interface operations {
             };
         };
     };
-    shipped: {
+    shippedProfile: {
         parameters: {
             query?: never;
             header?: never;
@@ -8520,7 +8728,7 @@ export interface operations {
             };
         };
     };
-    lines: {
+    stock: {
         parameters: {
             query?: never;
             header?: never;
@@ -8549,7 +8757,7 @@ export interface operations {
             };
         };
     };
-    page_1: {
+    stockOfMother: {
         parameters: {
             query?: never;
             header?: never;
@@ -8580,7 +8788,7 @@ export interface operations {
             };
         };
     };
-    ball: {
+    sumsOfBall: {
         parameters: {
             query?: never;
             header?: never;
@@ -8613,7 +8821,7 @@ export interface operations {
             };
         };
     };
-    cover: {
+    sumsOfCover: {
         parameters: {
             query?: never;
             header?: never;
@@ -8646,7 +8854,7 @@ export interface operations {
             };
         };
     };
-    hormone: {
+    sumsOfHormone: {
         parameters: {
             query?: never;
             header?: never;
@@ -8679,7 +8887,7 @@ export interface operations {
             };
         };
     };
-    medium: {
+    sumsOfMedium: {
         parameters: {
             query?: never;
             header?: never;
@@ -8741,7 +8949,7 @@ export interface operations {
             };
         };
     };
-    save: {
+    saveSupplies: {
         parameters: {
             query?: never;
             header: {
@@ -8865,7 +9073,7 @@ export interface operations {
             };
         };
     };
-    open: {
+    targets: {
         parameters: {
             query?: never;
             header?: never;
@@ -8894,7 +9102,7 @@ export interface operations {
             };
         };
     };
-    add: {
+    addTarget: {
         parameters: {
             query?: never;
             header: {
@@ -8929,7 +9137,7 @@ export interface operations {
             };
         };
     };
-    close_1: {
+    closeTarget: {
         parameters: {
             query?: never;
             header: {
@@ -8966,7 +9174,7 @@ export interface operations {
             };
         };
     };
-    size: {
+    trialSize: {
         parameters: {
             query: {
                 arms?: number;
@@ -9001,7 +9209,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    trials: {
         parameters: {
             query?: never;
             header?: never;
@@ -9030,7 +9238,7 @@ export interface operations {
             };
         };
     };
-    begin: {
+    beginTrial: {
         parameters: {
             query?: never;
             header: {
@@ -9065,7 +9273,7 @@ export interface operations {
             };
         };
     };
-    page: {
+    trialPage: {
         parameters: {
             query?: never;
             header?: never;
@@ -9096,7 +9304,7 @@ export interface operations {
             };
         };
     };
-    close: {
+    closeTrial: {
         parameters: {
             query?: never;
             header: {
@@ -9133,7 +9341,7 @@ export interface operations {
             };
         };
     };
-    decide: {
+    decideTrial: {
         parameters: {
             query?: never;
             header: {
@@ -9202,7 +9410,7 @@ export interface operations {
             };
         };
     };
-    type: {
+    typeWeather: {
         parameters: {
             query?: never;
             header: {
@@ -9239,7 +9447,7 @@ export interface operations {
             };
         };
     };
-    preview: {
+    previewWeather: {
         parameters: {
             query?: never;
             header?: never;
@@ -9272,7 +9480,7 @@ export interface operations {
             };
         };
     };
-    take: {
+    takeWeather: {
         parameters: {
             query?: never;
             header: {

@@ -59,14 +59,14 @@ class CalendarController {
     record CalendarAddress(String address) {}
 
     @GetMapping("/api/v1/me/calendar")
-    CalendarView mine() {
+    CalendarView myCalendar() {
         return new CalendarView(addresses.madeOn().orElse(null));
     }
 
     /** A new address; one that was given before leads nowhere from now on. */
     @PostMapping("/api/v1/me/calendar")
     @ResponseStatus(HttpStatus.CREATED)
-    CalendarAddress renew(@Valid @RequestBody NewAddress wanted) {
+    CalendarAddress renewMyCalendar(@Valid @RequestBody NewAddress wanted) {
         addresses.madeOn().filter(made -> !wanted.replace()).ifPresent(made -> {
             throw ProblemException.conflict(
                     "You have an address already",
@@ -81,7 +81,7 @@ class CalendarController {
 
     @DeleteMapping("/api/v1/me/calendar")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove() {
+    void endMyCalendar() {
         addresses.remove();
     }
 

@@ -92,7 +92,7 @@ class WeatherController {
             @Nullable LocalDate first,
             @Nullable LocalDate last,
             int badRows,
-            List<WeatherFile.BadCell> bad,
+            List<WeatherFile.BadReading> bad,
             int overlapping,
             List<Overlap> overlaps) {}
 
@@ -108,7 +108,8 @@ class WeatherController {
     }
 
     @PutMapping("/{day}")
-    DayView type(@RequestHeader("Command-Id") UUID id, @PathVariable LocalDate day, @Valid @RequestBody DayEdit edit) {
+    DayView typeWeather(
+            @RequestHeader("Command-Id") UUID id, @PathVariable LocalDate day, @Valid @RequestBody DayEdit edit) {
         if (day.isAfter(clock.today()) || day.getYear() < 1900) {
             throw ProblemException.invalid(
                     "day",
@@ -129,7 +130,7 @@ class WeatherController {
     }
 
     @PostMapping("/import-previews")
-    ImportPreview preview(@Valid @RequestBody ImportRequest request) {
+    ImportPreview previewWeather(@Valid @RequestBody ImportRequest request) {
         WeatherFile file = WeatherFile.read(request.csv(), clock.today());
         List<Overlap> overlaps = overlaps(file.days());
         return new ImportPreview(
@@ -149,7 +150,7 @@ class WeatherController {
     }
 
     @PostMapping("/imports")
-    Imported take(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody ImportRequest request) {
+    Imported takeWeather(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody ImportRequest request) {
         return commands.once(id, "weather import", request, Imported.class, () -> {
             WeatherFile file = WeatherFile.read(request.csv(), clock.today());
             if (!file.bad().isEmpty()) {

@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param bad what is wrong, in the order of the lines; the first thousand
  * @param badRows how many rows have something wrong
  */
-record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
+record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
 
     private static final List<String> NEEDED = List.of("date", "min_c", "max_c");
     private static final Set<String> KNOWN = Set.of("date", "min_c", "max_c", "wind_ms", "rain_mm");
@@ -39,7 +39,7 @@ record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
      * @param column its name; empty for the whole line
      * @param value what stands there
      */
-    record BadCell(long line, String column, String value, String message) {}
+    record BadReading(long line, String column, String value, String message) {}
 
     static WeatherFile read(String text, LocalDate today) {
         Reading reading = new Reading(today);
@@ -79,7 +79,7 @@ record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
 
         private final LocalDate today;
         private final List<WeatherDay> days = new ArrayList<>();
-        private final List<BadCell> bad = new ArrayList<>();
+        private final List<BadReading> bad = new ArrayList<>();
         private final Set<Long> badLines = new HashSet<>();
         private final Map<LocalDate, Long> seen = new HashMap<>();
         private long lastLine;
@@ -188,7 +188,7 @@ record WeatherFile(List<WeatherDay> days, List<BadCell> bad, int badRows) {
             badLines.add(line);
             if (bad.size() < MAX_BAD) {
                 String shown = value.length() > MAX_SHOWN ? value.substring(0, MAX_SHOWN) + "…" : value;
-                bad.add(new BadCell(line, column, shown, message));
+                bad.add(new BadReading(line, column, shown, message));
             }
         }
 

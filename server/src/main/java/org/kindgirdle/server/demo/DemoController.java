@@ -25,12 +25,12 @@ class DemoController {
     record ClockView(@NotNull LocalDate today) {}
 
     @GetMapping
-    ClockView today() {
+    ClockView demoClock() {
         return new ClockView(clock.today());
     }
 
     @PutMapping
-    ClockView move(@Valid @RequestBody ClockView to) {
+    ClockView moveDemoClock(@Valid @RequestBody ClockView to) {
         if (!clock.isDemo()) {
             throw ProblemException.forbidden("Only the demo's clock can be moved.");
         }
@@ -42,6 +42,6 @@ class DemoController {
                     "from " + clock.today() + " to " + latest,
                     "The clock of the demo goes forward only, three years at most. Run ./kg demo --fresh to begin anew.");
         }
-        return today();
+        return demoClock();
     }
 }

@@ -168,7 +168,7 @@ class ExchangeController {
             value = "/imports/{fileId}",
             consumes = {"text/csv", MediaType.APPLICATION_JSON_VALUE})
     @ResponseStatus(HttpStatus.CREATED)
-    Imports.ImportView send(
+    Imports.ImportView sendImport(
             @PathVariable UUID fileId, @RequestParam @NotBlank @Size(max = 200) String name, HttpServletRequest request)
             throws IOException {
         boolean isNursery = String.valueOf(request.getContentType()).startsWith(MediaType.APPLICATION_JSON_VALUE);
@@ -176,33 +176,33 @@ class ExchangeController {
     }
 
     @GetMapping("/imports/{fileId}")
-    Imports.ImportView view(@PathVariable UUID fileId) {
+    Imports.ImportView importedFile(@PathVariable UUID fileId) {
         return imports.view(fileId);
     }
 
     /** What stands in one of its columns. */
     @GetMapping("/imports/{fileId}/words")
-    List<Imports.WordCount> words(@PathVariable UUID fileId, @RequestParam String column) {
+    List<Imports.WordCount> wordsOfImport(@PathVariable UUID fileId, @RequestParam String column) {
         return imports.words(fileId, column);
     }
 
     /** How it would be read as another table. */
     @PostMapping("/imports/{fileId}/suggestions")
-    Mapping suggestion(@PathVariable UUID fileId, @Valid @RequestBody TableChoice choice) {
+    Mapping suggestMapping(@PathVariable UUID fileId, @Valid @RequestBody TableChoice choice) {
         return imports.suggestion(fileId, choice.table());
     }
 
     /** Looks through it; nothing is written. */
     @PostMapping("/imports/{fileId}/looks")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    Imports.ImportView look(@PathVariable UUID fileId, @Valid @RequestBody TakeRequest how) {
+    Imports.ImportView lookThroughImport(@PathVariable UUID fileId, @Valid @RequestBody TakeRequest how) {
         return imports.begin(fileId, how.mapping(), true);
     }
 
     /** Takes it, all or nothing. Sent again, it is taken once. */
     @PostMapping("/imports/{fileId}/takings")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    Imports.ImportView take(@PathVariable UUID fileId, @Valid @RequestBody TakeRequest how) {
+    Imports.ImportView takeImport(@PathVariable UUID fileId, @Valid @RequestBody TakeRequest how) {
         boolean isNursery = imports.view(fileId).nursery();
         if (isNursery && sites.hasSite()) {
             String name = sites.site().name();
@@ -228,7 +228,7 @@ class ExchangeController {
     /** Stops what is at work on it; what was written so far is taken back. */
     @PostMapping("/imports/{fileId}/stops")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    Imports.ImportView stop(@PathVariable UUID fileId) {
+    Imports.ImportView stopImport(@PathVariable UUID fileId) {
         imports.cancel(fileId);
         return imports.view(fileId);
     }
@@ -236,7 +236,7 @@ class ExchangeController {
     /** Forgets a file. */
     @DeleteMapping("/imports/{fileId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void drop(@PathVariable UUID fileId) {
+    void dropImport(@PathVariable UUID fileId) {
         imports.drop(fileId);
     }
 }

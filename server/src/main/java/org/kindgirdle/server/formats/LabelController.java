@@ -30,7 +30,7 @@ class LabelController {
     }
 
     @GetMapping("/label-grids")
-    List<LabelGrid> grids() {
+    List<LabelGrid> labelGrids() {
         return LabelGrid.COMMON;
     }
 
@@ -42,7 +42,7 @@ class LabelController {
      * @param start position of the first label on the sheet, from 1
      */
     @GetMapping(value = "/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> print(
+    ResponseEntity<byte[]> printLabels(
             @RequestParam(defaultValue = "") List<String> codes,
             @RequestParam(required = false) @Nullable UUID batch,
             @RequestParam(defaultValue = "") List<Long> mothers,

@@ -93,7 +93,7 @@ class HardenController {
     /** The plant becomes a mother. */
     @PostMapping("/layers/{code}/mother")
     @ResponseStatus(HttpStatus.CREATED)
-    MotherView raise(
+    MotherView raiseMother(
             @PathVariable String code,
             @RequestHeader("Command-Id") UUID id,
             @Valid @RequestBody NewMotherRequest request) {
@@ -106,7 +106,7 @@ class HardenController {
     }
 
     @GetMapping("/mothers/{motherId}/pedigree")
-    PedigreeView pedigree(@PathVariable long motherId) {
+    PedigreeView pedigreeOfMother(@PathVariable long motherId) {
         return pedigrees.of(motherId);
     }
 
@@ -123,7 +123,7 @@ class HardenController {
     /** The test for release, condition by condition. */
     @GetMapping("/layers/{code}/release-test")
     @Transactional(readOnly = true)
-    public ReleaseView test(@PathVariable String code) {
+    public ReleaseView releaseTest(@PathVariable String code) {
         LiveLayers.Live one = layers.one(code(code));
         PlantState plant = one.projection().state().plant();
         if (plant == null) {

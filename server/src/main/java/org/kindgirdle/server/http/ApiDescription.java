@@ -1,6 +1,8 @@
 package org.kindgirdle.server.http;
 
 import io.swagger.v3.core.converter.ModelConverters;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.PathItem;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.info.License;
 import io.swagger.v3.oas.models.media.ArraySchema;
@@ -11,6 +13,8 @@ import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.responses.ApiResponse;
+import io.swagger.v3.oas.models.security.SecurityRequirement;
+import io.swagger.v3.oas.models.security.SecurityScheme;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.List;
@@ -45,14 +49,51 @@ class ApiDescription {
             api.servers(List.of());
             Map<String, Schema> schemas = api.getComponents().getSchemas();
             schemas.putAll(ModelConverters.getInstance(true).readAll(Violation.class));
-            schemas.put("Problem", problem());
             RECORDS_OF_THE_CORE.forEach(type -> onlyComponents(type, schemas.get(type.getSimpleName())));
             api.getPaths().values().stream()
                     .flatMap(path -> path.readOperations().stream())
                     .forEach(operation -> operation.getResponses().addApiResponse("default", refusal()));
+            whoMayAsk(api);
             schemas.values().forEach(ApiDescription::required);
+            schemas.put("Problem", problem());
+            AnsweredSchemas.describe(api, handlers.getObject());
             SentSchemas.describe(api, handlers.getObject());
         };
+    }
+
+    private static final String SESSION = "session";
+    private static final String TOKEN = "token";
+
+    /** What can be asked before anybody is signed in: signing in, and making the first owner. */
+    private static final Set<String> FOR_ANYONE = Set.of("/api/v1/session", "/api/v1/first-owner");
+
+    private static void whoMayAsk(OpenAPI api) {
+        api.getComponents()
+                .addSecuritySchemes(
+                        SESSION,
+                        new SecurityScheme()
+                                .type(SecurityScheme.Type.APIKEY)
+                                .in(SecurityScheme.In.COOKIE)
+                                .name("KG_SESSION")
+                                .description("Who is signed in; set by POST /api/v1/session."))
+                .addSecuritySchemes(
+                        TOKEN,
+                        new SecurityScheme()
+                                .type(SecurityScheme.Type.APIKEY)
+                                .in(SecurityScheme.In.HEADER)
+                                .name("X-XSRF-TOKEN")
+                                .description("What the cookie XSRF-TOKEN holds: with all that changes something."));
+        api.getPaths()
+                .forEach((path, item) -> item.readOperationsMap().forEach((verb, operation) -> {
+                    SecurityRequirement wanted = new SecurityRequirement();
+                    if (!FOR_ANYONE.contains(path)) {
+                        wanted.addList(SESSION);
+                    }
+                    if (verb != PathItem.HttpMethod.GET) {
+                        wanted.addList(TOKEN);
+                    }
+                    operation.setSecurity(List.of(wanted));
+                }));
     }
 
     /** Records of the core that answer questions of their own (isThin): only their components are sent. */
@@ -66,13 +107,19 @@ class ApiDescription {
     }
 
     private static Schema<?> problem() {
-        return new ObjectSchema()
+        Schema<?> problem = new ObjectSchema()
                 .description("RFC 9457: what happened, and every violation by field")
+                .addProperty("type", new StringSchema())
+                .addProperty("instance", new StringSchema())
                 .addProperty("title", new StringSchema())
                 .addProperty("status", new IntegerSchema())
                 .addProperty("detail", new StringSchema())
                 .addProperty(
                         "violations", new ArraySchema().items(new Schema<>().$ref("#/components/schemas/Violation")));
+        problem.setRequired(List.of("detail", "status", "title"));
+        // whatever helps with that refusal: both sides of a conflict, seconds to wait
+        problem.setAdditionalProperties(true);
+        return problem;
     }
 
     private static ApiResponse refusal() {

@@ -70,6 +70,7 @@ final class SentSchemas {
                                 .forEach(verb -> schemas.replace(operation(api, path, verb), body)));
             }
         });
+        RecordUnion.describe(schemas.components, type -> ref(schemas.record(type)));
     }
 
     private static @Nullable Operation operation(OpenAPI api, String path, RequestMethod verb) {
@@ -175,7 +176,7 @@ final class SentSchemas {
         return isNullable ? orNull(schema) : schema;
     }
 
-    private static Schema orNull(Schema schema) {
+    static Schema orNull(Schema schema) {
         if (schema.getTypes() != null) {
             Set<String> types = new LinkedHashSet<>(schema.getTypes());
             types.add("null");

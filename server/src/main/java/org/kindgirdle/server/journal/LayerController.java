@@ -68,26 +68,26 @@ class LayerController {
     record RecordAnswer(Recorded recorded, LayerPage layer) {}
 
     @GetMapping("/layers")
-    LayerList.LayerLines find(@Valid @ParameterObject LayerQuery query) {
+    LayerList.LayerLines findLayers(@Valid @ParameterObject LayerQuery query) {
         reprojection.turnDay();
         return list.find(query);
     }
 
     @GetMapping("/layers/{code}")
-    LayerPage page(@PathVariable String code) {
+    LayerPage layerPage(@PathVariable String code) {
         return pages.page(code(code));
     }
 
     /** Cards for the phone, to have them where there is no network. Codes that no layer has are left out. */
     @GetMapping("/layer-cards")
-    List<LayerCard> cards(@RequestParam List<String> codes) {
+    List<LayerCard> layerCards(@RequestParam List<String> codes) {
         reprojection.turnDay();
         return pages.cards(some(codes));
     }
 
     /** For the drawings in a list. Codes that no layer has are left out. */
     @GetMapping("/layer-stems")
-    List<LayerPages.LayerStem> stems(@RequestParam List<String> codes) {
+    List<LayerPages.LayerStem> layerStems(@RequestParam List<String> codes) {
         reprojection.turnDay();
         return pages.stems(some(codes));
     }
@@ -102,13 +102,14 @@ class LayerController {
 
     /** What was recorded since a moment, by anyone: asked for every few seconds while a round is open. */
     @GetMapping("/layer-changes")
-    LayerChanges.Changes changes(@RequestParam Instant since) {
+    LayerChanges.Changes layerChanges(@RequestParam Instant since) {
         return changes.since(since);
     }
 
     @PostMapping("/layer-records")
     @ResponseStatus(HttpStatus.CREATED)
-    ManyRecords.ManyRecorded addMany(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody ManyRequest records) {
+    ManyRecords.ManyRecorded recordForMany(
+            @RequestHeader("Command-Id") UUID id, @Valid @RequestBody ManyRequest records) {
         OncePerRead.markStandingStill();
         return commands.once(id, "records", records, ManyRecords.ManyRecorded.class, () -> many.append(id, records));
     }
@@ -119,7 +120,7 @@ class LayerController {
      */
     @PostMapping("/layers/{code}/records")
     @ResponseStatus(HttpStatus.CREATED)
-    RecordAnswer add(
+    RecordAnswer recordForLayer(
             @PathVariable String code,
             @RequestHeader("Command-Id") UUID id,
             @RequestHeader(name = "Made-By-Page", required = false) @Nullable String page,

@@ -42,7 +42,7 @@ class SavedFilters {
             @NotNull @Size(max = 1000) String query) {}
 
     @GetMapping
-    List<SavedFilter> all() {
+    List<SavedFilter> myLayerFilters() {
         return filters.findByPersonIdOrderByName(person.id()).stream()
                 .map(one -> new SavedFilter(one.id == null ? 0 : one.id, one.name, one.query))
                 .toList();
@@ -50,20 +50,20 @@ class SavedFilters {
 
     @PutMapping
     @Transactional
-    public List<SavedFilter> save(@Valid @RequestBody FilterRequest filter) {
+    public List<SavedFilter> saveMyLayerFilter(@Valid @RequestBody FilterRequest filter) {
         String name = filter.name().strip();
         if (!filters.existsByPersonIdAndName(person.id(), name) && filters.countByPersonId(person.id()) >= MAX) {
             throw ProblemException.invalid(
                     "name", filter.name(), "at most " + MAX + " filters", "Throw one away before you save another.");
         }
         filters.put(person.id(), name, filter.query());
-        return all();
+        return myLayerFilters();
     }
 
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Transactional
-    public void delete(@PathVariable long id) {
+    public void deleteMyLayerFilter(@PathVariable long id) {
         filters.remove(id, person.id());
     }
 }

@@ -53,19 +53,19 @@ class LedgerController {
 
     /** Layers counted by what they have in common. */
     @GetMapping("/ledger")
-    LedgerView.LedgerTable table(@RequestParam(defaultValue = "SPECIES") LedgerBy by, @Valid LayerQuery query) {
+    LedgerView.LedgerTable ledgerTable(@RequestParam(defaultValue = "SPECIES") LedgerBy by, @Valid LayerQuery query) {
         return ledger.table(by, query);
     }
 
     /** When the balls of a species become full. */
     @GetMapping("/ready-times")
-    ReadyTimes.ReadyTimesView times(@Valid LayerQuery query) {
+    ReadyTimes.ReadyTimesView readyTimes(@Valid LayerQuery query) {
         return times.of(query);
     }
 
     /** What came of a year, on paper: a page of totals and one for each species. */
     @GetMapping(value = "/season-report", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> report(@RequestParam @Within(low = 1900, high = 2199) int year) {
+    ResponseEntity<byte[]> seasonReport(@RequestParam @Within(low = 1900, high = 2199) int year) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"season-" + year + ".pdf\"")
                 .body(SeasonSheets.of(reports.of(year)));
@@ -79,18 +79,18 @@ class LedgerController {
 
     /** What the dates of a species rest on. */
     @GetMapping("/species/{code}/learned-time")
-    ReadyTimes.SettledTime settled(@PathVariable String code) {
+    ReadyTimes.SettledTime learnedTime(@PathVariable String code) {
         return times.settled(code);
     }
 
     /** What would move if they rested on something else; it writes nothing. */
     @PostMapping("/species/{code}/learned-time/previews")
-    WhatMoves.Moves moves(@PathVariable String code, @Valid @RequestBody ReadyTimes.SettleTime edit) {
+    WhatMoves.Moves previewLearnedTime(@PathVariable String code, @Valid @RequestBody ReadyTimes.SettleTime edit) {
         return times.moves(code, edit);
     }
 
     @PutMapping("/species/{code}/learned-time")
-    ReadyTimes.SettledTime settle(
+    ReadyTimes.SettledTime settleLearnedTime(
             @PathVariable String code,
             @RequestHeader("Command-Id") UUID id,
             @Valid @RequestBody ReadyTimes.SettleTime edit) {
@@ -100,7 +100,7 @@ class LedgerController {
 
     /** Two shares side by side. */
     @GetMapping("/comparisons")
-    LedgerView.SideBySide compare(
+    LedgerView.SideBySide comparison(
             @RequestParam(defaultValue = "The first") @NotBlank @Size(max = 80) String nameA,
             @RequestParam @Within(low = 0, high = 1e9) int rootedA,
             @RequestParam @Within(low = 0, high = 1e9) int setA,

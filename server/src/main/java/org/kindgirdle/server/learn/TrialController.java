@@ -1,5 +1,7 @@
 package org.kindgirdle.server.learn;
 
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -33,18 +35,18 @@ class TrialController {
     }
 
     @GetMapping("/trials")
-    List<TrialView.TrialLine> all() {
+    List<TrialView.TrialLine> trials() {
         return trials.all();
     }
 
     @GetMapping("/trials/{trialId}")
-    TrialView.TrialPage page(@PathVariable long trialId) {
+    TrialView.TrialPage trialPage(@PathVariable long trialId) {
         return trials.page(trialId);
     }
 
     /** How many layers each arm needs, so that a true difference is found. */
     @GetMapping("/trial-sizes")
-    TrialView.TrialSizeView size(
+    TrialView.TrialSizeView trialSize(
             @RequestParam @Within(low = .01, high = .99) double share,
             @RequestParam @Within(low = .01, high = .99) double otherShare,
             @RequestParam(defaultValue = ".05") @Within(low = .001, high = .3) double significance,
@@ -55,13 +57,15 @@ class TrialController {
 
     /** In what recipes differ from the first of them, in words. */
     @GetMapping("/recipe-differences")
-    List<String> differences(@RequestParam @Size(min = 2, max = 6) List<@NotNull Long> recipes) {
+    List<String> recipeDifferences(@RequestParam @Size(min = 2, max = 6) List<@NotNull Long> recipes) {
         return trials.compare(recipes);
     }
 
     /** 204 for a layer that is part of none. */
     @GetMapping("/layers/{code}/trial")
-    ResponseEntity<TrialView.OfLayer> ofLayer(@PathVariable String code) {
+    @ApiResponse(responseCode = "200", description = "The trial that it is part of", useReturnTypeSchema = true)
+    @ApiResponse(responseCode = "204", description = "It is part of none", content = @Content)
+    ResponseEntity<TrialView.OfLayer> trialOfLayer(@PathVariable String code) {
         return trials.ofLayer(code)
                 .map(ResponseEntity::ok)
                 .orElseGet(() -> ResponseEntity.noContent().build());
@@ -69,12 +73,12 @@ class TrialController {
 
     @PostMapping("/trials")
     @ResponseStatus(HttpStatus.CREATED)
-    TrialView.TrialPage begin(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody TrialView.TrialEdit edit) {
+    TrialView.TrialPage beginTrial(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody TrialView.TrialEdit edit) {
         return commands.once(id, "trial", edit, TrialView.TrialPage.class, () -> trials.begin(edit));
     }
 
     @PostMapping("/trials/{trialId}/closing")
-    TrialView.TrialPage close(
+    TrialView.TrialPage closeTrial(
             @RequestHeader("Command-Id") UUID id,
             @PathVariable long trialId,
             @Valid @RequestBody TrialView.Closing closing) {
@@ -88,7 +92,7 @@ class TrialController {
 
     /** What is done from now on; it changes the recipe of the first arm. */
     @PostMapping("/trials/{trialId}/decision")
-    TrialView.TrialPage decide(
+    TrialView.TrialPage decideTrial(
             @RequestHeader("Command-Id") UUID id,
             @PathVariable long trialId,
             @Valid @RequestBody TrialView.TrialChoice choice) {

@@ -47,14 +47,14 @@ class LeafController {
             @NotNull LocalDate on) {}
 
     @GetMapping("/leaf-seasons")
-    List<LeafSeasons.LeafSeason> seasons() {
+    List<LeafSeasons.LeafSeason> leafSeasons() {
         return seasons.all(snapshots.take());
     }
 
     /** Another of the same kind in the same season is taken back by it. */
     @PostMapping("/leaf-records")
     @ResponseStatus(HttpStatus.CREATED)
-    LeafRecordView record(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody LeafRequest request) {
+    LeafRecordView recordLeaves(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody LeafRequest request) {
         return commands.once(
                 id,
                 "leaf record",
@@ -65,7 +65,7 @@ class LeafController {
 
     /** Takes one back that was wrong. */
     @DeleteMapping("/leaf-records/{recordId}")
-    LeafRecordView takeBack(@RequestHeader("Command-Id") UUID id, @PathVariable long recordId) {
+    LeafRecordView takeLeafRecordBack(@RequestHeader("Command-Id") UUID id, @PathVariable long recordId) {
         return commands.once(id, "leaf record " + recordId, "", LeafRecordView.class, () -> records.takeBack(recordId));
     }
 }

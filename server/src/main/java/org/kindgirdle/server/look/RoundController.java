@@ -102,7 +102,7 @@ class RoundController {
     /** The same on paper, with boxes to tick. */
     @GetMapping(value = "/round-sheet", produces = MediaType.APPLICATION_PDF_VALUE)
     @Transactional
-    public ResponseEntity<byte[]> sheet(@RequestParam(required = false) @Nullable LocalDate on) {
+    public ResponseEntity<byte[]> roundSheet(@RequestParam(required = false) @Nullable LocalDate on) {
         reprojection.turnDay();
         NurserySnapshot nursery = snapshots.take();
         LocalDate asked = asked(on, nursery.today());

@@ -31,24 +31,24 @@ class MotherController {
     }
 
     @GetMapping("/mothers")
-    List<MotherView> all() {
+    List<MotherView> mothers() {
         return mothers.all();
     }
 
     @GetMapping("/mothers/{motherId}")
-    MotherView one(@PathVariable long motherId) {
+    MotherView mother(@PathVariable long motherId) {
         return mothers.one(motherId);
     }
 
     @PostMapping("/mothers")
     @ResponseStatus(HttpStatus.CREATED)
-    MotherView add(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody MotherView edit) {
+    MotherView addMother(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody MotherView edit) {
         MotherView fresh = edit.withId(null);
         return commands.once(id, "mother", fresh, MotherView.class, () -> mothers.save(fresh));
     }
 
     @PutMapping("/mothers/{motherId}")
-    MotherView save(
+    MotherView saveMother(
             @RequestHeader("Command-Id") UUID id, @PathVariable long motherId, @Valid @RequestBody MotherView edit) {
         MotherView known = edit.withId(motherId);
         return commands.once(id, "mother " + motherId, known, MotherView.class, () -> mothers.save(known));
@@ -56,7 +56,7 @@ class MotherController {
 
     /** It is no longer used. */
     @PostMapping("/mothers/{motherId}/retirement")
-    MotherView retire(
+    MotherView retireMother(
             @RequestHeader("Command-Id") UUID id,
             @PathVariable long motherId,
             @Valid @RequestBody MotherChanges.Retirement why) {
@@ -66,7 +66,7 @@ class MotherController {
 
     /** It is used again. */
     @PostMapping("/mothers/{motherId}/return")
-    MotherView takeBack(
+    MotherView returnMother(
             @RequestHeader("Command-Id") UUID id,
             @PathVariable long motherId,
             @Valid @RequestBody MotherChanges.Return why) {
@@ -76,7 +76,7 @@ class MotherController {
 
     /** Its tag was wrong. */
     @PostMapping("/mothers/{motherId}/relabelling")
-    MotherView relabel(
+    MotherView relabelMother(
             @RequestHeader("Command-Id") UUID id,
             @PathVariable long motherId,
             @Valid @RequestBody MotherChanges.Relabelling what) {
@@ -86,7 +86,7 @@ class MotherController {
 
     /** Two records were of one plant. */
     @PostMapping("/mothers/{motherId}/merger")
-    MotherView merge(
+    MotherView mergeMother(
             @RequestHeader("Command-Id") UUID id,
             @PathVariable long motherId,
             @Valid @RequestBody MotherChanges.Merger merger) {
@@ -95,7 +95,7 @@ class MotherController {
     }
 
     @GetMapping("/mothers/{motherId}/limbs")
-    List<LimbView> limbs(@PathVariable long motherId) {
+    List<LimbView> limbsOfMother(@PathVariable long motherId) {
         return limbs.of(motherId);
     }
 

@@ -57,7 +57,7 @@ class PhotoController {
     }
 
     @GetMapping("/layers/{code}/photos")
-    List<Photos.PhotoView> all(@PathVariable String code) {
+    List<Photos.PhotoView> photosOfLayer(@PathVariable String code) {
         return photos.of(code(code));
     }
 
@@ -74,7 +74,7 @@ class PhotoController {
                 @Content(mediaType = "image/jpeg", schema = @Schema(type = "string", format = "binary")),
                 @Content(mediaType = "image/png", schema = @Schema(type = "string", format = "binary"))
             })
-    Photos.PhotoView add(
+    Photos.PhotoView addPhoto(
             @PathVariable String code,
             @RequestHeader("Command-Id") UUID id,
             @RequestParam(required = false) @Nullable UUID recordId,
@@ -109,13 +109,13 @@ class PhotoController {
     @DeleteMapping("/layers/{code}/photos/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Transactional
-    public void withdraw(@PathVariable String code, @PathVariable UUID id) {
+    public void withdrawPhoto(@PathVariable String code, @PathVariable UUID id) {
         photos.withdraw(code(code), id);
     }
 
     /** @param small whether as it stands in a list */
     @GetMapping(value = "/photos/{hash}", produces = MediaType.IMAGE_JPEG_VALUE)
-    ResponseEntity<Resource> file(@PathVariable String hash, @RequestParam(defaultValue = "false") Boolean small) {
+    ResponseEntity<Resource> photo(@PathVariable String hash, @RequestParam(defaultValue = "false") Boolean small) {
         if (!HASH.matcher(hash).matches()) {
             throw ProblemException.notFound("photo", hash);
         }

@@ -27,25 +27,25 @@ class SeasonController {
     }
 
     @GetMapping
-    SeasonView year(@Valid @ParameterObject @ModelAttribute SeasonQuery query) {
+    SeasonView season(@Valid @ParameterObject @ModelAttribute SeasonQuery query) {
         return season.year(query);
     }
 
     /** Every start date of the year, for one species. */
     @GetMapping("/starts")
-    StartsView starts(@Valid @ParameterObject @ModelAttribute SeasonQuery query, @RequestParam String speciesCode) {
+    StartsView startDates(@Valid @ParameterObject @ModelAttribute SeasonQuery query, @RequestParam String speciesCode) {
         return season.starts(query, speciesCode);
     }
 
     /** How many layers plants that are wanted ask for. */
     @GetMapping("/numbers")
-    NumbersView numbers(@Valid @ParameterObject @ModelAttribute NumbersQuery query) {
+    NumbersView numbersToSet(@Valid @ParameterObject @ModelAttribute NumbersQuery query) {
         return layersWanted.of(query);
     }
 
     /** One start date with its reasons and what else could be done. */
     @GetMapping("/start")
-    StartView start(
+    StartView startDate(
             @Valid @ParameterObject @ModelAttribute SeasonQuery query,
             @RequestParam String speciesCode,
             @RequestParam LocalDate startOn) {

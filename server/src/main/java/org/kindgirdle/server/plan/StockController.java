@@ -18,12 +18,12 @@ class StockController {
     }
 
     @GetMapping
-    List<StockView.MotherLine> lines() {
+    List<StockView.MotherLine> stock() {
         return stock.lines();
     }
 
     @GetMapping("/{motherId}")
-    StockView.MotherPage page(@PathVariable long motherId) {
+    StockView.MotherPage stockOfMother(@PathVariable long motherId) {
         return stock.page(motherId);
     }
 }

@@ -32,19 +32,19 @@ class TargetController {
     record Closing(@NotNull @Within(low = 0, high = 1e9) Long version) {}
 
     @GetMapping
-    List<TargetView> open() {
+    List<TargetView> targets() {
         return targets.open();
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    TargetView add(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody TargetEdit edit) {
+    TargetView addTarget(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody TargetEdit edit) {
         return commands.once(id, "target", edit, TargetView.class, () -> targets.add(edit));
     }
 
     /** It is no longer pursued. */
     @PostMapping("/{targetId}/closing")
-    TargetView close(
+    TargetView closeTarget(
             @RequestHeader("Command-Id") UUID id, @PathVariable long targetId, @Valid @RequestBody Closing closing) {
         return commands.once(
                 id,

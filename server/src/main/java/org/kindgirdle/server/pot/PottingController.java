@@ -41,7 +41,7 @@ class PottingController {
 
     /** @param stemHeight above the pot, a length with its unit */
     @GetMapping("/layers/{code}/pot-advice")
-    PotAdviceView advice(
+    PotAdviceView potAdvice(
             @PathVariable String code,
             @RequestParam(required = false) @Nullable Long placeId,
             @RequestParam(required = false) @Nullable String stemHeight,

@@ -16,7 +16,7 @@ class ReckoningController {
     }
 
     @GetMapping
-    Reckoning.Progress progress() {
+    Reckoning.Progress reckoningProgress() {
         return reckoning.progress();
     }
 }

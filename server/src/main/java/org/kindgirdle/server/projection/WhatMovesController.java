@@ -27,12 +27,12 @@ class WhatMovesController {
     }
 
     @PostMapping("/house-rules/previews")
-    WhatMoves.Moves ofRules(@Valid @RequestBody RulesEdit edit) {
+    WhatMoves.Moves previewHouseRules(@Valid @RequestBody RulesEdit edit) {
         return whatMoves.ofRules(edit.on(rules.inForce().getValue()));
     }
 
     @PostMapping("/species/{code}/previews")
-    WhatMoves.Moves ofProfile(@PathVariable String code, @Valid @RequestBody SpeciesView edit) {
+    WhatMoves.Moves previewProfile(@PathVariable String code, @Valid @RequestBody SpeciesView edit) {
         species.one(code);
         return whatMoves.ofProfile(edit.profile());
     }

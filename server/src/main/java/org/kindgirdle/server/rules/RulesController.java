@@ -26,13 +26,13 @@ class RulesController {
     }
 
     @GetMapping
-    RulesView rules() {
+    RulesView houseRules() {
         Map.Entry<Integer, HouseRules> now = rules.inForce();
         return RulesView.of(now.getKey(), now.getValue());
     }
 
     @PutMapping
-    RulesView save(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody RulesEdit edit) {
+    RulesView saveHouseRules(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody RulesEdit edit) {
         return commands.once(id, "house rules", edit, RulesView.class, () -> rules.save(edit));
     }
 }

@@ -62,14 +62,14 @@ class MyController {
     record ConfirmationRequest(@NotBlank @Size(max = 200) String password) {}
 
     @PutMapping("/units")
-    People.PersonView units(@Valid @RequestBody UnitsRequest body) {
+    People.PersonView changeMyUnits(@Valid @RequestBody UnitsRequest body) {
         return people.choose(current.id(), body.units());
     }
 
     /** The own password, with the one of now. All other sessions end. */
     @PutMapping("/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void password(@Valid @RequestBody OwnPasswordRequest body, HttpServletRequest request) {
+    void changeMyPassword(@Valid @RequestBody OwnPasswordRequest body, HttpServletRequest request) {
         requirePassword("current", body.current(), request);
         people.changePassword(
                 current.id(), body.password(), request.getSession().getId());
@@ -78,7 +78,7 @@ class MyController {
     /** The password once more, before what can shut others out or replace everything. It holds for some minutes. */
     @PostMapping("/confirmation")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void confirm(@Valid @RequestBody ConfirmationRequest body, HttpServletRequest request) {
+    void confirmPassword(@Valid @RequestBody ConfirmationRequest body, HttpServletRequest request) {
         requirePassword("password", body.password(), request);
         confirmation.confirmed(request.getSession());
     }
@@ -96,13 +96,13 @@ class MyController {
     }
 
     @GetMapping("/sessions")
-    List<Sessions.SessionOf> sessions(HttpServletRequest request) {
+    List<Sessions.SessionOf> mySessions(HttpServletRequest request) {
         return sessions.of(current.name(), request.getSession().getId());
     }
 
     @DeleteMapping("/sessions/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void end(@PathVariable String id) {
+    void endMySession(@PathVariable String id) {
         sessions.end(current.name(), id);
         log.record(SecurityEventKind.SESSION_ENDED, current.name());
     }

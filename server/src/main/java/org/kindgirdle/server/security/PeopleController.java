@@ -49,7 +49,7 @@ class PeopleController {
 
     /** A role, the name that is shown, or leave to come in at all. Sessions of whoever it concerns end. */
     @PutMapping("/{id}")
-    People.PersonView change(@PathVariable long id, @Valid @RequestBody PersonChangeRequest body) {
+    People.PersonView changePerson(@PathVariable long id, @Valid @RequestBody PersonChangeRequest body) {
         confirmation.require();
         return people.change(
                 id, new People.PersonEdit(body.fullName(), body.role(), body.disabled(), body.version()), current.id());
@@ -64,13 +64,13 @@ class PeopleController {
     }
 
     @GetMapping
-    List<People.PersonView> all() {
+    List<People.PersonView> people() {
         return people.all();
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    People.PersonView add(@Valid @RequestBody PersonRequest body) {
+    People.PersonView addPerson(@Valid @RequestBody PersonRequest body) {
         confirmation.require();
         return people.add(body.name(), body.fullName(), body.password(), body.role());
     }

@@ -28,7 +28,8 @@ class SecurityEventController {
 
     /** @param before the id of the last line that was read; left out for the newest */
     @GetMapping
-    List<EventView> events(@RequestParam(required = false) @Nullable @Within(low = 0, high = 1e15) Long before) {
+    List<EventView> securityEvents(
+            @RequestParam(required = false) @Nullable @Within(low = 0, high = 1e15) Long before) {
         return log.before(Objects.requireNonNullElse(before, Long.MAX_VALUE), PAGE).stream()
                 .map(one -> new EventView(
                         Objects.requireNonNullElse(one.id, 0L),

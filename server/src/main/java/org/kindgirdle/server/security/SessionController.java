@@ -162,7 +162,7 @@ class SessionController {
 
     @PostMapping("/first-owner")
     @ResponseStatus(HttpStatus.CREATED)
-    People.PersonView firstOwner(@Valid @RequestBody FirstOwnerRequest body) {
+    People.PersonView makeFirstOwner(@Valid @RequestBody FirstOwnerRequest body) {
         return firstOwner.claim(body.token(), body.name(), body.fullName(), body.password());
     }
 }

@@ -29,13 +29,13 @@ class BenchController {
 
     /** Reckons rows; nothing is written. */
     @PostMapping("/set-previews")
-    SetPreview preview(@Valid @RequestBody SetRequest request) {
+    SetPreview previewSet(@Valid @RequestBody SetRequest request) {
         return bench.preview(request);
     }
 
     @PostMapping("/batches")
     @ResponseStatus(HttpStatus.CREATED)
-    BatchSet set(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody SetRequest request) {
+    BatchSet setBatch(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody SetRequest request) {
         return commands.once(id, "batch", request, BatchSet.class, () -> new BatchSet(id, bench.set(id, request)));
     }
 }

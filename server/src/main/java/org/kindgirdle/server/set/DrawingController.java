@@ -47,7 +47,7 @@ class DrawingController {
 
     /** A page a row; nothing is written. */
     @PostMapping(value = "/set-drawings", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> draw(@Valid @RequestBody SetRequest request) {
+    ResponseEntity<byte[]> drawSet(@Valid @RequestBody SetRequest request) {
         if (request.rows().size() > MAX) {
             throw ProblemException.invalid(
                     "rows", request.rows().size(), "1 to " + MAX + " rows", "Draw them in several parts.");

@@ -29,18 +29,19 @@ class PlannedController {
     }
 
     @GetMapping("/planned-batches")
-    List<PlannedView.Planned> open() {
+    List<PlannedView.Planned> plannedBatches() {
         return planned.open();
     }
 
     @PostMapping("/planned-batches")
     @ResponseStatus(HttpStatus.CREATED)
-    PlannedView.Planned plan(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody PlannedView.PlannedEdit edit) {
+    PlannedView.Planned planBatch(
+            @RequestHeader("Command-Id") UUID id, @Valid @RequestBody PlannedView.PlannedEdit edit) {
         return commands.once(id, "plan batch", edit, PlannedView.Planned.class, () -> planned.plan(edit));
     }
 
     @PostMapping("/planned-batches/{plannedId}/dropping")
-    PlannedView.Planned drop(
+    PlannedView.Planned dropPlannedBatch(
             @RequestHeader("Command-Id") UUID id,
             @PathVariable long plannedId,
             @Valid @RequestBody PlannedView.Dropping dropping) {
@@ -53,7 +54,7 @@ class PlannedController {
     }
 
     @GetMapping("/shopping-lists/{day}")
-    PlannedView.ShoppingListView list(@PathVariable LocalDate day) {
+    PlannedView.ShoppingListView shoppingList(@PathVariable LocalDate day) {
         return planned.list(day);
     }
 }

@@ -18,22 +18,22 @@ class SumsController {
     }
 
     @PostMapping("/hormone")
-    SumsView.HormoneSums hormone(@Valid @RequestBody SumsRequest.HormoneQuery query) {
+    SumsView.HormoneSums sumsOfHormone(@Valid @RequestBody SumsRequest.HormoneQuery query) {
         return sums.hormone(query);
     }
 
     @PostMapping("/ball")
-    SumsView.BallSums ball(@Valid @RequestBody SumsRequest.BallQuery query) {
+    SumsView.BallSums sumsOfBall(@Valid @RequestBody SumsRequest.BallQuery query) {
         return sums.ball(query);
     }
 
     @PostMapping("/medium")
-    SumsView.MediumSums medium(@Valid @RequestBody SumsRequest.MediumQuery query) {
+    SumsView.MediumSums sumsOfMedium(@Valid @RequestBody SumsRequest.MediumQuery query) {
         return sums.medium(query);
     }
 
     @PostMapping("/cover")
-    SetPreview.CoverView cover(@Valid @RequestBody SumsRequest.CoverQuery query) {
+    SetPreview.CoverView sumsOfCover(@Valid @RequestBody SumsRequest.CoverQuery query) {
         return sums.cover(query);
     }
 }

@@ -41,7 +41,7 @@ class SeveringController {
     }
 
     @GetMapping("/layers/{code}/leaf-balance")
-    LeafBalanceView balance(
+    LeafBalanceView leafBalance(
             @PathVariable String code,
             @RequestParam(required = false) @Nullable @Within(low = 0, high = 5000) Integer leaves,
             @RequestParam(required = false) @Nullable @Within(low = 0.1, high = 20_000, unit = "cm2") Double leafCm2) {

@@ -30,18 +30,18 @@ class SpeciesController {
     }
 
     @GetMapping("/species")
-    List<SpeciesView> species() {
+    List<SpeciesView> allSpecies() {
         return profiles.all();
     }
 
     @GetMapping("/species/{code}")
-    SpeciesView species(@PathVariable String code) {
+    SpeciesView oneSpecies(@PathVariable String code) {
         return profiles.one(code);
     }
 
     /** What the reset goes back to. */
     @GetMapping("/species/{code}/shipped")
-    SpeciesProfile shipped(@PathVariable String code) {
+    SpeciesProfile shippedProfile(@PathVariable String code) {
         return profiles.shipped(code);
     }
 

@@ -29,7 +29,7 @@ class PriceController {
     }
 
     @PutMapping
-    PricesView save(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody PricesView edit) {
+    PricesView savePrices(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody PricesView edit) {
         return commands.once(id, "prices", edit, PricesView.class, () -> lists.save(edit));
     }
 }

@@ -29,7 +29,7 @@ class SuppliesController {
     }
 
     @PutMapping
-    SuppliesView save(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody SuppliesView edit) {
+    SuppliesView saveSupplies(@RequestHeader("Command-Id") UUID id, @Valid @RequestBody SuppliesView edit) {
         return commands.once(id, "supplies", edit, SuppliesView.class, () -> supplies.save(edit));
     }
 }

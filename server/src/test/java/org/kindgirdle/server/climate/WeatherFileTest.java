@@ -65,7 +65,7 @@ class WeatherFileTest {
     @Test
     void lines_are_counted_as_an_editor_counts_them() {
         WeatherFile file = read("date,min_c,max_c\r\n\r\n2026-06-30,x,20\r\n2026-06-29,9,y");
-        assertThat(file.bad()).extracting(WeatherFile.BadCell::line).containsExactly(3L, 4L);
+        assertThat(file.bad()).extracting(WeatherFile.BadReading::line).containsExactly(3L, 4L);
     }
 
     @Test
@@ -73,7 +73,7 @@ class WeatherFileTest {
         WeatherFile file = read("date,min_c,max_c,wind_ms,rain_mm\nyesterday,x,y,-1,9999\n");
         assertThat(file.badRows()).isEqualTo(1);
         assertThat(file.bad())
-                .extracting(WeatherFile.BadCell::column)
+                .extracting(WeatherFile.BadReading::column)
                 .containsExactly("date", "min_c", "max_c", "wind_ms", "rain_mm");
     }
 

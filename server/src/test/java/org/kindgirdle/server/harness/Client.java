@@ -167,6 +167,12 @@ public final class Client {
         try {
             HttpResponse<byte[]> response = HTTP.send(request.build(), BodyHandlers.ofByteArray());
             response.headers().allValues("set-cookie").forEach(this::keep);
+            Contract.hold(
+                    method,
+                    path,
+                    response.statusCode(),
+                    response.headers().firstValue("content-type"),
+                    response.body());
             String text = new String(response.body(), StandardCharsets.UTF_8);
             boolean isJson = response.headers()
                     .firstValue("content-type")
