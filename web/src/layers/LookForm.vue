@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { CONDITIONS, STAGES, STAGE_HINTS, STAGE_WORDS } from '@/shared/words'
@@ -132,30 +133,29 @@ function keep(): void {
 
 <template>
   <form class="grid gap-4" @submit.prevent="keep">
-    <div role="radiogroup" aria-label="What do you see?">
-      <p class="mb-1 font-bold" aria-hidden="true">What do you see?</p>
+    <RadioGroup v-model="stage">
+      <RadioGroupLabel as="p" class="mb-1 font-bold">What do you see?</RadioGroupLabel>
       <div class="grid grid-cols-3 gap-1 sm:flex sm:*:grow">
-        <button
+        <RadioGroupOption
           v-for="one in STAGES"
           :key="one"
+          as="button"
           type="button"
-          role="radio"
+          :value="one"
           class="chip min-h-20 flex-col justify-center gap-0 px-1 py-1"
           :class="{ 'border-2 border-sap': one === likeliest.stage }"
-          :aria-checked="stage === one"
           :aria-label="STAGE_WORDS[one]"
-          @click="stage = one"
         >
           <StagePicture :stage="one" />
           <span>{{ STAGE_WORDS[one] }}</span>
           <span v-if="layer.odds.length" class="text-sm" data-testid="odds">{{ odds[one] }}%</span>
-        </button>
+        </RadioGroupOption>
       </div>
       <p class="eyebrow mt-1">
         {{ STAGE_WORDS[stage] }}: {{ STAGE_HINTS[stage]
         }}<template v-if="layer.odds.length">. {{ $t('look.share') }}</template>
       </p>
-    </div>
+    </RadioGroup>
     <div class="grid items-start gap-4 sm:grid-cols-[12rem_1fr]">
       <div>
         <p class="font-bold">Roots round the stem</p>

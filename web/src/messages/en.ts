@@ -71,7 +71,7 @@ export const en = {
     asBefore: '{name}, as before',
     none: 'No recipe of the house is for that.',
     add: 'Add one in House',
-    wider: 'A quarter wider than before, over the old one; scraped till the wood is dry.',
+    wider: 'Wider than before, over the old one; scraped till the wood is dry.',
     first: 'Its first ring: the bark off all round, scraped till the wood is dry.',
     inWater: 'Cut its limb whole and stand it in water',
     inWaterShort: 'Limb into water',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, Problem, type Schemas } from '@/shared/api/client'
@@ -107,24 +108,23 @@ function keep(): void {
       <li v-for="remark in said.remarks" :key="remark">{{ remark }}</li>
     </ul>
     <template v-if="medium !== 'GROUND'">
-      <div v-if="advice?.pots.length" role="radiogroup" aria-label="Pot">
-        <p class="mb-1 font-bold" aria-hidden="true">Pot</p>
+      <RadioGroup v-if="advice?.pots.length" v-model="pot">
+        <RadioGroupLabel as="p" class="mb-1 font-bold">Pot</RadioGroupLabel>
         <div class="flex flex-wrap gap-2">
-          <button
+          <RadioGroupOption
             v-for="one in advice.pots"
             :key="one.name"
+            as="button"
             type="button"
-            role="radio"
+            :value="one.name"
             class="chip flex-col items-start py-1"
-            :aria-checked="pot === one.name"
             :data-pot="one.name"
-            @click="pot = one.name"
           >
             <span>{{ one.name }}</span>
             <span class="text-sm font-normal">{{
               !one.fits ? 'too small' : one.stands ? 'fits, stands' : 'fits, tips'
             }}</span>
-          </button>
+          </RadioGroupOption>
         </div>
         <p v-if="chosen" class="mt-1" data-testid="pot-fill">
           {{
@@ -133,7 +133,7 @@ function keep(): void {
               : 'The ball does not have the room round it that the house asks.'
           }}
         </p>
-      </div>
+      </RadioGroup>
       <Field
         v-else
         v-model="volume"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -171,31 +172,30 @@ function keep(): void {
           />
         </div>
       </div>
-      <div role="radiogroup" aria-label="On which day">
-        <p class="mb-1 font-bold" aria-hidden="true">On which day</p>
+      <RadioGroup v-model="day">
+        <RadioGroupLabel as="p" class="mb-1 font-bold">On which day</RadioGroupLabel>
         <div class="flex flex-wrap gap-2">
-          <button
+          <RadioGroupOption
             v-for="one in balance.days"
             :key="one.on"
+            as="button"
             type="button"
-            role="radio"
+            :value="one.on"
             class="chip flex-col items-start py-1"
             :class="{ 'border-2 border-lichen': one.on === balance.bestOn }"
-            :aria-checked="day === one.on"
             :data-day="one.on"
-            @click="day = one.on"
           >
             <span>{{ one.on === layer.asOf ? 'today' : one.weekday }}</span>
             <span class="text-sm font-normal"
               >{{ one.on === balance.bestOn ? 'best' : one.willDo ? 'will do' : 'no'
               }}<template v-if="balance.leaves">, carries {{ carriesIn(one, shelter) }}</template></span
             >
-          </button>
+          </RadioGroupOption>
         </div>
         <p class="mt-1" data-testid="day-said">
           {{ dayText(day, layer.asOf) }}: {{ onDay?.said.join(' ') || 'will do.' }}
         </p>
-      </div>
+      </RadioGroup>
       <template v-if="isToday">
         <div class="grid gap-4 sm:grid-cols-2">
           <Field

@@ -4052,7 +4052,7 @@ export interface components {
             /** @enum {string} */
             kind: "RERUNG";
         } | {
-            details: components["schemas"]["Set"];
+            details: components["schemas"]["Setting"];
             /** @enum {string} */
             kind: "SET";
         } | {
@@ -4320,24 +4320,6 @@ export interface components {
             /** Format: date */
             today: string;
         };
-        Set: {
-            diameterMm: number | string;
-            fromUnionMm: number | string;
-            fruitToKeep: boolean;
-            hand?: string | null;
-            hormone?: string | null;
-            leanDeg: number;
-            /** Format: int32 */
-            leavesBeyond: number;
-            /** @enum {string} */
-            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
-            ringMm: number | string;
-            /** @enum {string} */
-            school: "IN_LEAF" | "DORMANT" | "SPRING";
-            specimen: boolean;
-            /** @enum {string} */
-            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
-        };
         SetOn: {
             /** Format: int32 */
             layers: number;
@@ -4386,6 +4368,24 @@ export interface components {
             rows: components["schemas"]["RowRequestSent"][];
             /** Format: date */
             setOn?: string | null;
+        };
+        Setting: {
+            diameterMm: number | string;
+            fromUnionMm: number | string;
+            fruitToKeep: boolean;
+            hand?: string | null;
+            hormone?: string | null;
+            leanDeg: number;
+            /** Format: int32 */
+            leavesBeyond: number;
+            /** @enum {string} */
+            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
+            ringMm: number | string;
+            /** @enum {string} */
+            school: "IN_LEAF" | "DORMANT" | "SPRING";
+            specimen: boolean;
+            /** @enum {string} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
         };
         SettingWindow: {
             /** Format: date */

@@ -1,24 +1,25 @@
 <script setup lang="ts">
-/** One of a few, as buttons: a tap, not a list to open. */
+import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+
+/** One of a few, as buttons: a tap or an arrow key, not a list to open. */
 const value = defineModel<string>({ required: true })
 defineProps<{ label: string; options: [string, string][]; hideLabel?: boolean }>()
 </script>
 
 <template>
-  <div role="radiogroup" :aria-label="label">
-    <p v-if="!hideLabel" class="mb-1 font-bold" aria-hidden="true">{{ label }}</p>
+  <RadioGroup v-model="value">
+    <RadioGroupLabel as="p" :class="hideLabel ? 'sr-only' : 'mb-1 font-bold'">{{ label }}</RadioGroupLabel>
     <div class="flex flex-wrap gap-2">
-      <button
+      <RadioGroupOption
         v-for="[code, text] in options"
         :key="code"
+        as="button"
         type="button"
-        role="radio"
+        :value="code"
         class="chip"
-        :aria-checked="value === code"
-        @click="value = code"
       >
         {{ text }}
-      </button>
+      </RadioGroupOption>
     </div>
-  </div>
+  </RadioGroup>
 </template>

@@ -131,7 +131,7 @@ final class Nursery {
                     layer,
                     0,
                     set,
-                    new LayerRecord.Set(
+                    new LayerRecord.Setting(
                             12 + layer % 15,
                             30,
                             Wood.ONE_TWO,

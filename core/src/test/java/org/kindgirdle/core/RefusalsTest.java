@@ -348,7 +348,7 @@ class RefusalsTest {
     }
 
     private static void record(double diameterMm, double ringMm, double fromUnionMm, double leanDeg) {
-        new LayerRecord.Set(
+        new LayerRecord.Setting(
                 diameterMm,
                 ringMm,
                 Wood.ONE_TWO,

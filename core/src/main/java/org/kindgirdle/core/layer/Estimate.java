@@ -34,8 +34,8 @@ public record Estimate(
         boolean isSet = false;
         for (int i = 0; i < events.size(); i++) {
             LayerRecord what = events.get(i).what();
-            isSet |= what instanceof LayerRecord.Set;
-            boolean isRing = what instanceof LayerRecord.Set || what instanceof LayerRecord.Rerung;
+            isSet |= what instanceof LayerRecord.Setting;
+            boolean isRing = what instanceof LayerRecord.Setting || what instanceof LayerRecord.Rerung;
             if (!isSet || !isRing && !(what instanceof LayerRecord.Looked)) {
                 continue;
             }

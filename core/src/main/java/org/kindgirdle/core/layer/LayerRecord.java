@@ -1,6 +1,7 @@
 package org.kindgirdle.core.layer;
 
 import java.time.LocalDate;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
@@ -31,7 +32,7 @@ public sealed interface LayerRecord {
      * @param hand who set it, as the nursery calls them; empty if nobody said
      * @param hormone which of the house's hormones, with its lot; empty if nobody said
      */
-    record Set(
+    record Setting(
             double diameterMm,
             double ringMm,
             Wood wood,
@@ -45,7 +46,7 @@ public sealed interface LayerRecord {
             @Nullable String hand,
             @Nullable String hormone)
             implements LayerRecord {
-        public Set {
+        public Setting {
             Require.within("diameterMm", diameterMm, RingAndBall.MIN_DIAMETER_MM, RingAndBall.MAX_DIAMETER_MM);
             Require.within("ringMm", ringMm, 0, 300);
             Require.within("leavesBeyond", leavesBeyond, 0, 5000);
@@ -60,8 +61,8 @@ public sealed interface LayerRecord {
         }
 
         /** The same with some of its leaves taken off. */
-        Set with(int leaves) {
-            return new Set(
+        Setting with(int leaves) {
+            return new Setting(
                     diameterMm,
                     ringMm,
                     wood,
@@ -77,8 +78,8 @@ public sealed interface LayerRecord {
         }
 
         /** The same, wanted otherwise. */
-        Set as(Chosen chosen) {
-            return new Set(
+        Setting as(Chosen chosen) {
+            return new Setting(
                     diameterMm,
                     ringMm,
                     wood,
@@ -95,13 +96,13 @@ public sealed interface LayerRecord {
     }
 
     /** @param fillPercent how much of the ball is rooted, 0 to 100 */
-    record Looked(RootStage stage, Sectors sectors, double fillPercent, java.util.Set<Condition> conditions)
+    record Looked(RootStage stage, Sectors sectors, double fillPercent, Set<Condition> conditions)
             implements LayerRecord {
         public Looked {
             Require.present("stage", stage);
             Require.present("sectors", sectors);
             Require.within("fillPercent", fillPercent, 0, 100);
-            conditions = java.util.Set.copyOf(Require.present("conditions", conditions));
+            conditions = Set.copyOf(Require.present("conditions", conditions));
         }
     }
 
@@ -270,9 +271,9 @@ public sealed interface LayerRecord {
     }
 
     /** @param signs that were seen on a severed layer */
-    record Observed(java.util.Set<PlantSign> signs) implements LayerRecord {
+    record Observed(Set<PlantSign> signs) implements LayerRecord {
         public Observed {
-            signs = java.util.Set.copyOf(Require.present("signs", signs));
+            signs = Set.copyOf(Require.present("signs", signs));
         }
     }
 
@@ -315,9 +316,9 @@ public sealed interface LayerRecord {
      * @param until the day on which they are due again, within {@link LayerProjection#MAX_DEFERRED_DAYS} days of the
      *     record
      */
-    record Deferred(java.util.Set<String> jobs, LocalDate until) implements LayerRecord {
+    record Deferred(Set<String> jobs, LocalDate until) implements LayerRecord {
         public Deferred {
-            jobs = java.util.Set.copyOf(Require.present("jobs", jobs));
+            jobs = Set.copyOf(Require.present("jobs", jobs));
             Require.within("jobs", jobs.size(), 1, MAX_JOBS);
             for (String job : jobs) {
                 if (job.isBlank() || job.length() > MAX_JOB_CODE) {

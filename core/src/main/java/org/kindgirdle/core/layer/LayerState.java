@@ -38,7 +38,7 @@ import org.kindgirdle.core.look.Sectors;
  */
 public record LayerState(
         LayerPhase phase,
-        LayerRecord.Set set,
+        LayerRecord.Setting set,
         LocalDate setOn,
         double ringMm,
         LocalDate ringedOn,

@@ -55,7 +55,7 @@ public final class Projector {
         this.context = context;
         this.rules = context.rules();
         this.today = today;
-        LayerRecord.Set set = state.set();
+        LayerRecord.Setting set = state.set();
         this.factors = context.factors(set.wood());
         this.ball = context.ball(state);
         this.load = BranchLoad.of(

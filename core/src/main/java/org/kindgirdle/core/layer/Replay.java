@@ -124,7 +124,7 @@ public final class Replay {
         if (!(what instanceof LayerRecord.Noted)) {
             deferred = null;
         }
-        if (what instanceof LayerRecord.Set set) {
+        if (what instanceof LayerRecord.Setting set) {
             setEvent = event;
             ringMm = set.ringMm();
             ringedOn = on;
@@ -191,7 +191,7 @@ public final class Replay {
         if (what instanceof LayerRecord.Noted || what instanceof LayerRecord.Withdrawn) {
             return setEvent == null ? LayerState.Reason.NOT_SET_YET : null;
         }
-        if (what instanceof LayerRecord.Set) {
+        if (what instanceof LayerRecord.Setting) {
             return setEvent == null ? null : LayerState.Reason.SET_TWICE;
         }
         if (setEvent == null) {
@@ -326,14 +326,14 @@ public final class Replay {
     }
 
     private LayerState state() {
-        if (setEvent == null || !(setEvent.what() instanceof LayerRecord.Set set)) {
+        if (setEvent == null || !(setEvent.what() instanceof LayerRecord.Setting set)) {
             throw new IllegalArgumentException("the journal does not set the layer");
         }
         PlantState plant = severedOn.equals(LocalDate.MIN)
                 ? null
                 : new PlantState(
                         severedOn, phase != LayerPhase.SEVERED, mossSince, ladder, rung, rungSince, seen, seenBefore);
-        LayerRecord.Set wanted = chosen == null ? set : set.as(chosen);
+        LayerRecord.Setting wanted = chosen == null ? set : set.as(chosen);
         return new LayerState(
                 phase,
                 leavesLeft == null ? wanted : wanted.with(leavesLeft),

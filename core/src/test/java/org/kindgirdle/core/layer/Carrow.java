@@ -107,7 +107,7 @@ final class Carrow {
     Carrow set(double fromUnionMm, double leanDeg) {
         return on(
                 SET_ON,
-                new LayerRecord.Set(
+                new LayerRecord.Setting(
                         16,
                         30,
                         Wood.ONE_TWO,
@@ -126,14 +126,14 @@ final class Carrow {
     Carrow setWithoutARing() {
         return on(
                 SET_ON,
-                new LayerRecord.Set(
+                new LayerRecord.Setting(
                         16, 0, Wood.ONE_TWO, Position.BELOW_NODE, 12, 0, 0, School.IN_LEAF, false, false, "", ""));
     }
 
     Carrow setOn(LocalDate day, School school, boolean specimen) {
         return on(
                 day,
-                new LayerRecord.Set(
+                new LayerRecord.Setting(
                         16, 30, Wood.ONE_TWO, Position.BELOW_NODE, 12, 0, 0, school, specimen, false, "", ""));
     }
 

@@ -31,7 +31,7 @@ import org.kindgirdle.core.truth.Luck;
  * @param plantedOut whether it goes from its mother straight into the ground
  */
 record Beginning(
-        int number, SpeciesProfile species, Recipe recipe, LayerRecord.Set set, LocalDate on, boolean plantedOut) {
+        int number, SpeciesProfile species, Recipe recipe, LayerRecord.Setting set, LocalDate on, boolean plantedOut) {
 
     private static final int LAYERS_A_SPECIES = 5;
 
@@ -104,7 +104,7 @@ record Beginning(
                 ? recipe.ball(Nursery.RULES, mm, species.bridgesReadily(), false)
                         .ringMm()
                 : 0;
-        LayerRecord.Set set = new LayerRecord.Set(
+        LayerRecord.Setting set = new LayerRecord.Setting(
                 mm,
                 ring,
                 method == Method.SOFT_TIP ? Wood.SOFT : Wood.ONE_TWO,
@@ -128,7 +128,7 @@ record Beginning(
     }
 
     /** A day of the first year on which the windows let it be set. */
-    private static LocalDate day(Nursery nursery, LayerContext context, LayerRecord.Set set, Luck luck) {
+    private static LocalDate day(Nursery nursery, LayerContext context, LayerRecord.Setting set, Luck luck) {
         SettingWindows windows =
                 context.windows(context.recipe().cover(), context.factors(set.wood()), set.school(), RootStage.NONE);
         List<LocalDate> good = new ArrayList<>();

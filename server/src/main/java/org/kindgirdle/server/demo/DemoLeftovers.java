@@ -67,7 +67,7 @@ class DemoLeftovers {
         NurserySnapshot nursery = snapshots.take(today);
         LayerContext context = nursery.context(mother, recipe, 1);
         double diameterMm = 17;
-        LayerRecord.Set set = new LayerRecord.Set(
+        LayerRecord.Setting set = new LayerRecord.Setting(
                 diameterMm,
                 RingAndBall.of(context.rules(), diameterMm, context.species().bridgesReadily(), false)
                         .ringMm(),
@@ -96,7 +96,7 @@ class DemoLeftovers {
     }
 
     /** What a look finds that day on a layer which is just full at the last one. */
-    private LayerRecord.Looked look(LayerRecord.Set set, LayerContext context, LocalDate day) {
+    private LayerRecord.Looked look(LayerRecord.Setting set, LayerContext context, LocalDate day) {
         double share = SHARE_AT_LAST_LOOK
                 * thermalDays(set, context, day)
                 / thermalDays(set, context, LOOKS.get(LOOKS.size() - 1));
@@ -107,7 +107,7 @@ class DemoLeftovers {
         return new LayerRecord.Looked(stage, new Sectors(Collections.nCopies(Sectors.COUNT, density)), fill, Set.of());
     }
 
-    private double thermalDays(LayerRecord.Set set, LayerContext context, LocalDate day) {
+    private double thermalDays(LayerRecord.Setting set, LayerContext context, LocalDate day) {
         LayerEvent event = new LayerEvent(new UUID(0, 0), SET_ON, at(SET_ON), at(SET_ON), null, set);
         return Objects.requireNonNull(Projector.project(Replay.of(List.of(event)), context, day)
                         .forecast())

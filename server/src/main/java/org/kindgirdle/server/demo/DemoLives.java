@@ -216,7 +216,7 @@ class DemoLives {
         LayerContext context = nursery.context(mother, recipe, 1);
         double mm = Math.round((usualMm + 4 * (random.nextDouble() - .5)) * 2) / 2.0;
         Wood wood = random.nextInt(5) == 0 ? Wood.THREE_FOUR : Wood.ONE_TWO;
-        LayerRecord.Set set = new LayerRecord.Set(
+        LayerRecord.Setting set = new LayerRecord.Setting(
                 mm,
                 context.recipe().wound().isRing()
                         ? RingAndBall.of(context.rules(), mm, context.species().bridgesReadily(), false)

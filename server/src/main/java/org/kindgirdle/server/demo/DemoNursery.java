@@ -21,7 +21,6 @@ import org.kindgirdle.server.mothers.LimbView;
 import org.kindgirdle.server.mothers.Limbs;
 import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.mothers.Mothers;
-import org.kindgirdle.server.mothers.Rights;
 import org.kindgirdle.server.opening.BeforeServing;
 import org.kindgirdle.server.places.PlaceView;
 import org.kindgirdle.server.places.Places;
@@ -200,24 +199,15 @@ class DemoNursery implements BeforeServing {
         Map<String, Long> ids = new HashMap<>();
         for (DemoPlan.MotherPlan mother : Stream.concat(DemoPlan.MOTHERS.stream(), DemoPresentPlan.MOTHERS.stream())
                 .toList()) {
-            MotherView saved = stock.save(new MotherView(
-                    null,
-                    mother.code(),
-                    mother.species(),
-                    mother.variety(),
-                    key(places.get(mother.place())),
-                    mother.rootRun(),
-                    mother.vigour(),
-                    mother.plantedYear(),
-                    mother.sick(),
-                    false,
-                    Rights.FREE,
-                    "",
-                    mother.leafyShoots(),
-                    mother.note(),
-                    null,
-                    null,
-                    0L));
+            MotherView saved = stock.save(
+                    MotherView.fresh(mother.code(), mother.species(), mother.variety(), key(places.get(mother.place())))
+                            .rootRun(mother.rootRun())
+                            .vigour(mother.vigour())
+                            .plantedYear(mother.plantedYear())
+                            .sick(mother.sick())
+                            .leafyShoots(mother.leafyShoots())
+                            .note(mother.note())
+                            .build());
             ids.put(saved.code(), key(saved.id()));
         }
         return ids;

@@ -162,12 +162,12 @@ class DemoSeason {
         NurserySnapshot nursery = snapshots.take(day);
         LayerContext context = nursery.context(motherId, recipeId, 1);
         List<LayerJournal.NewLayer> rows = new ArrayList<>();
-        List<LayerRecord.Set> records = new ArrayList<>();
+        List<LayerRecord.Setting> records = new ArrayList<>();
         for (int i = 0; i < batch.count(); i++) {
             double mm = Math.round((batch.diameterMm() + 3 * (random.nextDouble() - .5)) * 2) / 2.0;
             double ring = RingAndBall.of(context.rules(), mm, context.species().bridgesReadily(), false)
                     .ringMm();
-            LayerRecord.Set set = new LayerRecord.Set(
+            LayerRecord.Setting set = new LayerRecord.Setting(
                     mm,
                     ring,
                     Wood.ONE_TWO,

@@ -46,14 +46,14 @@ final class BeanTable<T extends Record> implements Table {
         default void finish() {}
     }
 
-    /** @param template what a new row has where its file says nothing, as JSON */
-    BeanTable(String name, Class<T> type, Shape shape, String template, Supplier<Home<T>> homes, Tools tools) {
+    /** @param template what a new row has where its file says nothing */
+    BeanTable(String name, Class<T> type, Shape shape, ObjectNode template, Supplier<Home<T>> homes, Tools tools) {
         this.name = name;
         this.type = type;
         this.homes = homes;
         this.json = tools.json();
         this.validator = tools.validator();
-        this.template = (ObjectNode) json.readTree(template);
+        this.template = template;
         this.places = shape.places().stream()
                 .map(place -> at(this.template, place.path()) == null
                         ? place
@@ -62,7 +62,15 @@ final class BeanTable<T extends Record> implements Table {
     }
 
     /** What every such table works with. */
-    record Tools(JsonMapper json, Validator validator) {}
+    record Tools(JsonMapper json, Validator validator) {
+
+        /** What a new one has, without what a file must say. */
+        ObjectNode templateOf(Object fresh, String... toBeSaid) {
+            ObjectNode template = json.valueToTree(fresh);
+            template.remove(List.of(toBeSaid));
+            return template;
+        }
+    }
 
     @Override
     public String name() {

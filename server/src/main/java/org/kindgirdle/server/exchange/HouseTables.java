@@ -35,8 +35,12 @@ import org.kindgirdle.server.supplies.PriceLists;
 import org.kindgirdle.server.supplies.PricesView;
 import org.kindgirdle.server.supplies.Supplies;
 import org.kindgirdle.server.supplies.SuppliesView;
+import org.kindgirdle.server.supplies.SuppliesViewBuilder;
+import org.kindgirdle.server.units.Units;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The tables of what the house is and has. */
 @Component
@@ -134,12 +138,16 @@ class HouseTables {
         }
     }
 
+    private static ObjectNode template() {
+        return JsonNodeFactory.instance.objectNode();
+    }
+
     private Table site() {
         return new BeanTable<>(
                 "site",
                 SiteView.class,
                 Shape.of(SiteView.class).without("version"),
-                "{\"arid\": false, \"version\": 0}",
+                template().put("arid", false).put("version", 0),
                 () -> new Each<>(
                         () -> sites.hasSite() ? List.of(sites.site()) : List.of(),
                         row -> "site",
@@ -152,7 +160,7 @@ class HouseTables {
                 "people",
                 People.PersonView.class,
                 Shape.of(People.PersonView.class).without("id"),
-                "{\"id\": 0, \"units\": \"METRIC\"}",
+                template().put("id", 0).put("units", Units.METRIC.name()),
                 () -> new Each<>(people::all, People.PersonView::name, this::newcomer),
                 tools);
     }
@@ -173,8 +181,7 @@ class HouseTables {
                 "places",
                 PlaceView.class,
                 Shape.of(PlaceView.class).without("id", "version"),
-                "{\"id\": null, \"version\": 0, \"minShiftC\": 0, \"maxShiftC\": 0, \"vpdFactor\": 1, \"frosts\": \"SITE\","
-                        + " \"stand\": \"OPEN\"}",
+                tools.templateOf(PlaceView.openAir(), "name", "walkingOrder", "exposure", "winterLowC"),
                 () -> new Each<>(places::all, PlaceView::name, (row, before) -> places.save(row)),
                 tools);
     }
@@ -184,7 +191,7 @@ class HouseTables {
                 "species",
                 SpeciesProfile.class,
                 Shape.of(SpeciesProfile.class).flat("cardinals"),
-                "{}",
+                template(),
                 () -> new Each<>(
                         () -> species.all().stream()
                                 .map(SpeciesView::profile)
@@ -208,7 +215,11 @@ class HouseTables {
                         .without("id", "version")
                         .readOnly("number")
                         .flat("recipe"),
-                "{\"id\": null, \"number\": 0, \"version\": 0, \"recipe\": {\"containerG\": 0, \"containerMl\": 0}}",
+                template()
+                        .putNull("id")
+                        .put("number", 0)
+                        .put("version", 0)
+                        .set("recipe", template().put("containerG", 0).put("containerMl", 0)),
                 () -> new Each<>(recipes::all, RecipeView::name, (row, before) -> recipes.save(row)),
                 tools);
     }
@@ -218,7 +229,7 @@ class HouseTables {
                 "prices",
                 PricesView.class,
                 Shape.of(PricesView.class).without("version").flat("prices"),
-                "{\"version\": 0}",
+                template().put("version", 0),
                 () -> new Each<>(() -> List.of(prices.get()), row -> "prices", (row, before) -> prices.save(row)),
                 tools);
     }
@@ -228,11 +239,12 @@ class HouseTables {
                 "containers",
                 HouseContainer.class,
                 Shape.of(HouseContainer.class),
-                "{}",
+                template(),
                 () -> new ListHome<>(
                         () -> supplies.get().containers(),
-                        list -> keep(now -> new SuppliesView(
-                                now.mixes(), list, now.hormones(), now.pots(), now.pottingMix(), now.version())),
+                        list -> keep(now -> SuppliesViewBuilder.builder(now)
+                                .containers(list)
+                                .build()),
                         HouseContainer::name),
                 tools);
     }
@@ -242,11 +254,11 @@ class HouseTables {
                 "hormones",
                 HouseHormone.class,
                 Shape.of(HouseHormone.class),
-                "{\"lot\": \"\"}",
+                template().put("lot", ""),
                 () -> new ListHome<>(
                         () -> supplies.get().hormones(),
-                        list -> keep(now -> new SuppliesView(
-                                now.mixes(), now.containers(), list, now.pots(), now.pottingMix(), now.version())),
+                        list -> keep(now ->
+                                SuppliesViewBuilder.builder(now).hormones(list).build()),
                         HouseHormone::name),
                 tools);
     }
@@ -256,11 +268,11 @@ class HouseTables {
                 "pots",
                 HousePot.class,
                 Shape.of(HousePot.class),
-                "{}",
+                template(),
                 () -> new ListHome<>(
                         () -> supplies.get().pots(),
-                        list -> keep(now -> new SuppliesView(
-                                now.mixes(), now.containers(), now.hormones(), list, now.pottingMix(), now.version())),
+                        list -> keep(now ->
+                                SuppliesViewBuilder.builder(now).pots(list).build()),
                         HousePot::name),
                 tools);
     }
@@ -276,9 +288,8 @@ class HouseTables {
                 Shape.of(MotherView.class)
                         .without("id", "mergedInto", "version")
                         .ref("placeId", refs.places()),
-                "{\"id\": null, \"mergedInto\": null, \"version\": 0, \"variety\": \"\", \"rootRun\": \"GROUND\","
-                        + " \"vigour\": \"NORMAL\", \"sick\": false, \"toBeCutDown\": false, \"rights\": \"FREE\","
-                        + " \"permission\": \"\", \"note\": \"\"}",
+                tools.templateOf(
+                        MotherView.fresh("", "", "", 0).build(), "code", "speciesCode", "placeId", "leafyShoots"),
                 () -> new Each<>(mothers::all, MotherView::code, this::keep),
                 tools);
     }
@@ -301,7 +312,12 @@ class HouseTables {
                 "limbs",
                 LimbView.class,
                 Shape.of(LimbView.class).without("id", "version").ref("motherId", refs.mothers()),
-                "{\"id\": null, \"version\": 0, \"toBePruned\": false, \"shootBelow\": true, \"note\": \"\"}",
+                template()
+                        .putNull("id")
+                        .put("version", 0)
+                        .put("toBePruned", false)
+                        .put("shootBelow", true)
+                        .put("note", ""),
                 () -> new Each<>(
                         () -> {
                             Map<Long, String> known = codes.get();
@@ -323,7 +339,7 @@ class HouseTables {
                 "weather",
                 WeatherDay.class,
                 Shape.of(WeatherDay.class),
-                "{}",
+                template(),
                 () -> ListHome.ofSome(weather::measured, weather::take, WeatherDay::on),
                 tools);
     }

@@ -56,7 +56,7 @@ final class LayerRows {
             long motherId,
             @Nullable Long limbId,
             RecipeView recipe,
-            LayerRecord.Set set,
+            LayerRecord.Setting set,
             String note,
             List<Deed> deeds) {}
 
@@ -84,7 +84,7 @@ final class LayerRows {
         RecipeView recipe =
                 house.nursery().recipe(house.recipes().id(LayerTable.RECIPE, RowCells.need(cells, LayerTable.RECIPE)));
         LocalDate setOn = RowCells.date(cells, LayerTable.SET_ON);
-        LayerRecord.Set set = set(cells, mother, recipe, house.nursery());
+        LayerRecord.Setting set = set(cells, mother, recipe, house.nursery());
         List<Deed> deeds = deeds(cells, Objects.requireNonNull(setOn));
         String label = RowCells.text(cells, LayerTable.LABEL);
         String note = cells.path(LayerTable.NOTE).asString("");
@@ -136,7 +136,7 @@ final class LayerRows {
         return id("set", content + "/" + alike.merge(content, 1, Integer::sum));
     }
 
-    private LayerRecord.Set set(ObjectNode cells, long mother, RecipeView recipe, NurserySnapshot nursery) {
+    private LayerRecord.Setting set(ObjectNode cells, long mother, RecipeView recipe, NurserySnapshot nursery) {
         ObjectNode tree = json.createObjectNode();
         for (Shape.Place place : LayerTable.SET) {
             JsonNode value = cells.get(place.column().name());
@@ -160,7 +160,7 @@ final class LayerRows {
         if (!tree.has("ringMm")) {
             tree.put("ringMm", usualRingMm(tree.path("diameterMm").doubleValue(), mother, recipe, nursery));
         }
-        return RowCells.record(json, tree, LayerRecord.Set.class);
+        return RowCells.record(json, tree, LayerRecord.Setting.class);
     }
 
     /** The width that the recipe asks of such a branch. */

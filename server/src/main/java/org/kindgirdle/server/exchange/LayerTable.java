@@ -61,7 +61,7 @@ class LayerTable implements Table {
     static final String PLACE = "place";
 
     /** What the record of its setting says, by the names of the columns. */
-    static final List<Shape.Place> SET = Shape.of(LayerRecord.Set.class).places();
+    static final List<Shape.Place> SET = Shape.of(LayerRecord.Setting.class).places();
 
     private static final List<Column> COLUMNS = columnsOf();
 
@@ -213,7 +213,7 @@ class LayerTable implements Table {
         }
 
         private void say(ObjectNode row, LayerRecord what, LocalDate on, String note) {
-            if (what instanceof LayerRecord.Set set) {
+            if (what instanceof LayerRecord.Setting set) {
                 row.put(SET_ON, on.toString());
                 row.put(NOTE, note);
                 JsonNode tree = json.valueToTree(set);

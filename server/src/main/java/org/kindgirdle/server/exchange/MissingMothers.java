@@ -7,12 +7,9 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.core.set.RootRun;
-import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.exchange.RowException.Wrong;
 import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.mothers.Mothers;
-import org.kindgirdle.server.mothers.Rights;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.species.SpeciesProfiles;
 import tools.jackson.databind.node.ObjectNode;
@@ -42,24 +39,10 @@ final class MissingMothers {
      * @throws RowException if the row says too little of it, or what can't be
      */
     void make(String code, ObjectNode cells) {
-        MotherView mother = new MotherView(
-                null,
-                code,
-                species(cells),
-                Objects.requireNonNullElse(RowCells.text(cells, LayerTable.VARIETY), ""),
-                placeId(cells),
-                RootRun.GROUND,
-                Vigour.NORMAL,
-                null,
-                false,
-                false,
-                Rights.FREE,
-                "",
-                0,
-                NOTE,
-                null,
-                null,
-                0L);
+        String variety = Objects.requireNonNullElse(RowCells.text(cells, LayerTable.VARIETY), "");
+        MotherView mother = MotherView.fresh(code, species(cells), variety, placeId(cells))
+                .note(NOTE)
+                .build();
         List<Wrong> wrong = new ArrayList<>();
         validator
                 .validate(mother)

@@ -21,7 +21,8 @@
             "snapshot",
             "species",
             "supplies",
-            "time"
+            "time",
+            "units"
         })
 @NullMarked
 package org.kindgirdle.server.exchange;

@@ -135,7 +135,7 @@ class Passports {
     private Optional<String> said(LayerRecord what, Format format) {
         Map<String, String> values = new HashMap<>();
         String key;
-        if (what instanceof LayerRecord.Set) {
+        if (what instanceof LayerRecord.Setting) {
             key = "done.SET";
         } else if (what instanceof LayerRecord.Rerung again) {
             key = "done.RERUNG";

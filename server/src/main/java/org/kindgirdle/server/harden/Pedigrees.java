@@ -9,7 +9,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerRecord;
-import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.journal.LayerJournal;
 import org.kindgirdle.server.layers.LiveLayers;
 import org.kindgirdle.server.layers.SetCounts;
@@ -79,24 +78,14 @@ class Pedigrees {
                     Map.of());
         }
         MotherView parent = one.mother();
-        MotherView mother = mothers.save(new MotherView(
-                null,
-                request.code(),
-                parent.speciesCode(),
-                parent.variety(),
-                request.placeId(),
-                request.rootRun(),
-                Vigour.NORMAL,
-                snapshots.take().today().getYear(),
-                false,
-                false,
-                parent.rights(),
-                parent.permission(),
-                request.leafyShoots(),
-                "",
-                null,
-                null,
-                0L));
+        MotherView mother =
+                mothers.save(MotherView.fresh(request.code(), parent.speciesCode(), parent.variety(), request.placeId())
+                        .rootRun(request.rootRun())
+                        .plantedYear(snapshots.take().today().getYear())
+                        .rights(parent.rights())
+                        .permission(parent.permission())
+                        .leafyShoots(request.leafyShoots())
+                        .build());
         origins.add(Objects.requireNonNull(mother.id()), code);
         return mother;
     }

@@ -5,11 +5,10 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
-import org.kindgirdle.core.layer.LayerRecord;
+import org.kindgirdle.server.records.RecordKind;
 
 /** What a record holds goes by its kind: the sealed union that it is in the code, in the description as well. */
 @SuppressWarnings({"rawtypes", "unchecked"}) // the library's own maps are raw
@@ -29,7 +28,7 @@ final class RecordUnion {
         List.copyOf(components.values()).stream()
                 .filter(one -> has(one, KIND) && has(one, DETAILS))
                 .forEach(one -> one.setOneOf(kinds(one).stream()
-                        .map(kind -> branch(kind, schema.apply(kind)))
+                        .map(kind -> branch(kind, schema.apply(kind.type())))
                         .toList()));
     }
 
@@ -38,28 +37,23 @@ final class RecordUnion {
     }
 
     /** A layer is set with its batch: no record that is sent sets one. */
-    private static List<Class<?>> kinds(Schema<?> schema) {
+    private static List<RecordKind> kinds(Schema<?> schema) {
         boolean isSent = ((Schema<?>) schema.getProperties().get(DETAILS)).getAnyOf() != null;
-        return Arrays.stream(LayerRecord.class.getPermittedSubclasses())
-                .filter(one -> !isSent || one != LayerRecord.Set.class)
-                .sorted(Comparator.comparing(Class::getSimpleName))
+        return Arrays.stream(RecordKind.values())
+                .filter(one -> !isSent || one != RecordKind.SET)
+                .sorted(Comparator.comparing(Enum::name))
                 .toList();
     }
 
-    private static Schema branch(Class<?> type, Schema details) {
+    private static Schema branch(RecordKind of, Schema details) {
         Schema kind = new Schema();
         kind.setTypes(Set.of("string"));
-        kind.setEnum(List.of(name(type)));
+        kind.setEnum(List.of(of.name()));
         Schema<?> branch = new Schema<>();
         branch.setTypes(new LinkedHashSet<>(List.of("object")));
         branch.addProperty(KIND, kind);
         branch.addProperty(DETAILS, details);
         branch.setRequired(List.of(DETAILS, KIND));
         return branch;
-    }
-
-    /** StoodInWater is STOOD_IN_WATER. */
-    private static String name(Class<?> type) {
-        return type.getSimpleName().replaceAll("(?<!^)([A-Z])", "_$1").toUpperCase(Locale.ROOT);
     }
 }

@@ -234,7 +234,7 @@ final class SentSchemas {
         if (type == JsonNode.class) {
             return new Schema()
                     .anyOf(Arrays.stream(LayerRecord.class.getPermittedSubclasses())
-                            .filter(one -> one != LayerRecord.Set.class)
+                            .filter(one -> one != LayerRecord.Setting.class)
                             .sorted(Comparator.comparing(Class::getSimpleName))
                             .map(one -> ref(record(one)))
                             .toList());

@@ -1,5 +1,5 @@
 /** What all of HTTP shares: JSON, the API's description, the pages. */
-@ApplicationModule(allowedDependencies = {"problem"})
+@ApplicationModule(allowedDependencies = {"problem", "records"})
 @NullMarked
 package org.kindgirdle.server.http;
 

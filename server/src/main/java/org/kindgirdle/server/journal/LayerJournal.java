@@ -96,7 +96,7 @@ public class LayerJournal {
             @Nullable Long limbId,
             long recipeId,
             int recipeNumber,
-            LayerRecord.Set set,
+            LayerRecord.Setting set,
             Instant occurredAt,
             String note,
             @Nullable Work done) {
@@ -106,7 +106,7 @@ public class LayerJournal {
                 @Nullable Long limbId,
                 long recipeId,
                 int recipeNumber,
-                LayerRecord.Set set,
+                LayerRecord.Setting set,
                 Instant occurredAt,
                 String note) {
             this(motherId, limbId, recipeId, recipeNumber, set, occurredAt, note, null);
@@ -383,7 +383,7 @@ public class LayerJournal {
         List<String> builders = new ArrayList<>();
         for (LayerEvent event : journal) {
             boolean loses = after == null
-                    ? !(event.what() instanceof LayerRecord.Set)
+                    ? !(event.what() instanceof LayerRecord.Setting)
                             && !(event.what() instanceof LayerRecord.Withdrawn)
                             && !(event.what() instanceof LayerRecord.Noted)
                             && Replay.counting(journal).contains(event.id())

@@ -60,7 +60,7 @@ class LayerCards {
                 return new Known(layer, journal, context, projection, true);
             }
             LayerState first = Replay.of(journal.stream()
-                    .filter(event -> event.what() instanceof LayerRecord.Set)
+                    .filter(event -> event.what() instanceof LayerRecord.Setting)
                     .toList());
             return new Known(layer, journal, context, Projector.project(first, context, nursery.today()), false);
         }

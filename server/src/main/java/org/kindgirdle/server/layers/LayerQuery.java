@@ -1,5 +1,6 @@
 package org.kindgirdle.server.layers;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -32,6 +33,7 @@ import org.kindgirdle.server.problem.Within;
  * @param sort due, set or code
  * @param cursor the {@code next} of the page before
  */
+@RecordBuilder
 public record LayerQuery(
         @Nullable LayerPhase phase,
         @Nullable Long motherId,
@@ -67,36 +69,7 @@ public record LayerQuery(
 
     /** All layers of a species that were set in a year; null for every species, and for every year. */
     public static LayerQuery of(@Nullable String speciesCode, @Nullable Integer year) {
-        return new LayerQuery(
-                null,
-                null,
-                null,
-                null,
-                speciesCode,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                year,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        return LayerQueryBuilder.builder().species(speciesCode).year(year).build();
     }
 
     int limitOrUsual() {

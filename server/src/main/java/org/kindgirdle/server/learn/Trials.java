@@ -19,6 +19,7 @@ import org.kindgirdle.server.mothers.Limbs;
 import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.recipes.RecipeViewBuilder;
 import org.kindgirdle.server.recipes.Recipes;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
@@ -267,13 +268,10 @@ public class Trials {
         if (choice.arm() > 0) {
             TrialView.ArmView chosen = line.arms().get(choice.arm());
             RecipeView usual = now.recipe(line.arms().get(0).recipeId());
-            recipes.save(new RecipeView(
-                    usual.id(),
-                    usual.name(),
-                    now.recipe(chosen.recipeId()).school(),
-                    now.recipe(chosen.recipeId(), chosen.recipeNumber()),
-                    usual.number(),
-                    usual.version()));
+            recipes.save(RecipeViewBuilder.builder(usual)
+                    .school(now.recipe(chosen.recipeId()).school())
+                    .recipe(now.recipe(chosen.recipeId(), chosen.recipeNumber()))
+                    .build());
         }
         row.decidedArm = choice.arm();
         row.decidedBy = person.fullName();

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.mothers;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -24,6 +25,7 @@ import org.kindgirdle.server.problem.Within;
  * @param measuredOn when its measures were typed in last; read only
  * @param goneOn since when it is off the mother; null while it stands
  */
+@RecordBuilder
 public record LimbView(
         @Nullable Long id,
         @NotNull @Within(low = 1, high = 1e12) Long motherId,
@@ -50,22 +52,7 @@ public record LimbView(
 
     /** The same under another identity and on another mother. */
     LimbView with(@Nullable Long otherId, long mother) {
-        return new LimbView(
-                otherId,
-                mother,
-                name,
-                diameterMm,
-                wood,
-                leanDeg,
-                lengthMm,
-                nodes,
-                leaves,
-                toBePruned,
-                shootBelow,
-                note,
-                measuredOn,
-                goneOn,
-                version);
+        return LimbViewBuilder.builder(this).id(otherId).motherId(mother).build();
     }
 
     /** Whether it is on the mother. */

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.mothers;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -22,6 +23,7 @@ import org.kindgirdle.server.problem.Within;
  * @param retiredOn since when it is no longer used; read only
  * @param mergedInto the record that it was merged into; read only
  */
+@RecordBuilder
 public record MotherView(
         @Nullable Long id,
 
@@ -46,26 +48,27 @@ public record MotherView(
         @Nullable Long mergedInto,
         @NotNull @Within(low = 0, high = 1e9) Long version) {
 
+    /** One that is not here yet, as most are when nobody has said more of them. */
+    public static MotherViewBuilder fresh(String code, String speciesCode, String variety, long placeId) {
+        return MotherViewBuilder.builder()
+                .code(code)
+                .speciesCode(speciesCode)
+                .variety(variety)
+                .placeId(placeId)
+                .rootRun(RootRun.GROUND)
+                .vigour(Vigour.NORMAL)
+                .sick(false)
+                .toBeCutDown(false)
+                .rights(Rights.FREE)
+                .permission("")
+                .leafyShoots(0)
+                .note("")
+                .version(0L);
+    }
+
     /** The same under another identity. */
     MotherView withId(@Nullable Long other) {
-        return new MotherView(
-                other,
-                code,
-                speciesCode,
-                variety,
-                placeId,
-                rootRun,
-                vigour,
-                plantedYear,
-                sick,
-                toBeCutDown,
-                rights,
-                permission,
-                leafyShoots,
-                note,
-                retiredOn,
-                mergedInto,
-                version);
+        return MotherViewBuilder.builder(this).id(other).build();
     }
 
     /** Whether it is used as a mother. */

@@ -49,18 +49,6 @@ class PlaceController {
     }
 
     private static PlaceView with(PlaceView edit, @Nullable Long id) {
-        return new PlaceView(
-                id,
-                edit.name(),
-                edit.walkingOrder(),
-                edit.exposure(),
-                edit.minShiftC(),
-                edit.maxShiftC(),
-                edit.vpdFactor(),
-                edit.frosts(),
-                edit.ownFrosts(),
-                edit.winterLowC(),
-                edit.stand(),
-                edit.version());
+        return PlaceViewBuilder.builder(edit).id(id).build();
     }
 }

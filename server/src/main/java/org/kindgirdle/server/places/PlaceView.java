@@ -1,5 +1,6 @@
 package org.kindgirdle.server.places;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -22,6 +23,7 @@ import org.kindgirdle.server.site.FrostsView;
  * @param winterLowC the lowest night that one winter in ten brings here
  * @param stand what wind it gets
  */
+@RecordBuilder
 public record PlaceView(
         @Nullable Long id,
         @NotBlank @Size(max = 60) String name,

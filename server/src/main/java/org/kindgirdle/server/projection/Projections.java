@@ -35,7 +35,7 @@ public final class Projections {
     public static @Nullable LayerState state(List<LayerEvent> journal) {
         var counting = Replay.counting(journal);
         boolean isSet = journal.stream()
-                .anyMatch(event -> counting.contains(event.id()) && event.what() instanceof LayerRecord.Set);
+                .anyMatch(event -> counting.contains(event.id()) && event.what() instanceof LayerRecord.Setting);
         return isSet ? Replay.of(journal) : null;
     }
 

@@ -49,6 +49,6 @@ class RecipeController {
     }
 
     private static RecipeView with(RecipeView edit, @Nullable Long id) {
-        return new RecipeView(id, edit.name(), edit.school(), edit.recipe(), edit.number(), edit.version());
+        return RecipeViewBuilder.builder(edit).id(id).build();
     }
 }

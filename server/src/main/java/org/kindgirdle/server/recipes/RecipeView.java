@@ -1,5 +1,6 @@
 package org.kindgirdle.server.recipes;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -15,6 +16,7 @@ import org.kindgirdle.server.problem.Within;
  * @param recipe in force
  * @param number its number; an edit makes the next
  */
+@RecordBuilder
 public record RecipeView(
         @Nullable Long id,
         @NotBlank @Size(max = 60) String name,

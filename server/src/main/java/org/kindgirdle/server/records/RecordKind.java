@@ -5,7 +5,7 @@ import org.kindgirdle.core.layer.LayerRecord;
 
 /** The kinds of record by the name that the journal and the API use. */
 public enum RecordKind {
-    SET(LayerRecord.Set.class),
+    SET(LayerRecord.Setting.class),
     LOOKED(LayerRecord.Looked.class),
     TOPPED_UP(LayerRecord.ToppedUp.class),
     RERUNG(LayerRecord.Rerung.class),

@@ -270,7 +270,7 @@ class Bench {
                 : setOn.atTime(LocalTime.NOON).atZone(clock.zone()).toInstant();
     }
 
-    private static LayerRecord.Set record(
+    private static LayerRecord.Setting record(
             SetRequest.RowRequest row, School school, String hand, String hormone, LayerContext context) {
         boolean cut = context.recipe().wound().isRing();
         double ring = cut
@@ -282,7 +282,7 @@ class Bench {
                                 false)
                         .ringMm()
                 : 0;
-        return new LayerRecord.Set(
+        return new LayerRecord.Setting(
                 row.diameterMm(),
                 ring,
                 row.wood(),
@@ -297,7 +297,7 @@ class Bench {
                 hormone);
     }
 
-    private static LayerProjection project(LayerRecord.Set set, LayerContext context, LocalDate setOn) {
+    private static LayerProjection project(LayerRecord.Setting set, LayerContext context, LocalDate setOn) {
         Instant noon = setOn.atTime(LocalTime.NOON).toInstant(ZoneOffset.UTC);
         LayerEvent event = new LayerEvent(new UUID(0, 0), setOn, noon, noon, null, set);
         return Projector.project(Replay.of(List.of(event)), context, setOn);

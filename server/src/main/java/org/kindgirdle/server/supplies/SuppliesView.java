@@ -1,5 +1,6 @@
 package org.kindgirdle.server.supplies;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -19,6 +20,7 @@ import org.kindgirdle.server.problem.Within;
  * @param pots for severed plants
  * @param pottingMix the light mix that they are filled up with
  */
+@RecordBuilder
 public record SuppliesView(
         @NotNull Map<Medium, @NotNull MediumMix> mixes,
         @NotNull @Size(max = 100) List<HouseContainer> containers,

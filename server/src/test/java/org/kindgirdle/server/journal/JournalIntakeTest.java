@@ -37,10 +37,10 @@ class JournalIntakeTest {
     }
 
     private JournalIntake.Whole layer(long mother) {
-        LayerRecord.Set set = nursery.bean(JsonMapper.class).readValue("""
+        LayerRecord.Setting set = nursery.bean(JsonMapper.class).readValue("""
                         {"diameterMm": 16, "ringMm": 30, "wood": "ONE_TWO", "position": "BELOW_NODE",
                          "leavesBeyond": 9, "fromUnionMm": 300, "leanDeg": 20, "school": "IN_LEAF",
-                         "specimen": false, "fruitToKeep": false}""", LayerRecord.Set.class);
+                         "specimen": false, "fruitToKeep": false}""", LayerRecord.Setting.class);
         Long person = nursery.sql().queryForObject("select min(id) from person", Long.class);
         return new JournalIntake.Whole(
                 null,
