@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
@@ -186,5 +187,30 @@ class ViewsTest {
             assertThat(visit.page().getByRole(AriaRole.ALERT)).containsText("ZZZ-ZZ");
             assertThat(visit.axe()).isEmpty();
         }
+    }
+
+    /** On a phone with keys: whatever they reach is seen whole, or as much of it as the screen holds. */
+    @Test
+    void whatTheKeysReachDoesNotStopBehindTheBar() {
+        phone.open("/layers/CYT-4Y");
+        assertThat(phone.page().getByRole(AriaRole.RADIO).first()).isVisible();
+        List<Object> hidden = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            phone.page().keyboard().press("Tab");
+            Object behind = phone.page().evaluate("""
+                    () => {
+                      const bar = document.querySelector('nav.fixed').getBoundingClientRect()
+                      const one = document.activeElement
+                      const at = one.getBoundingClientRect()
+                      const fits = at.height < bar.top
+                      return fits && !one.closest('nav') && one !== document.body && at.bottom > bar.top + 1
+                        ? one.outerHTML.slice(0, 120) : ''
+                    }
+                    """);
+            if (!"".equals(behind)) {
+                hidden.add(behind);
+            }
+        }
+        assertThat(hidden).isEmpty();
     }
 }
