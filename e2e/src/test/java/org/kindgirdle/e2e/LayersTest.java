@@ -49,6 +49,8 @@ class LayersTest {
             visit.button("Keep this filter").click();
             visit.field("Name it").fill("Wasps");
             visit.button("Keep").click();
+            // whoever leaves before it is kept takes it back with the page
+            assertThat(visit.see("saved-filter")).hasText("Wasps");
             visit.open("/layers");
             assertThat(visit.see("count")).not().hasText("4 layers");
             visit.see("saved-filter").click();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -200,6 +201,8 @@ class SeasonTest {
 
     private static Locator row(Visit visit, String season, String species) {
         visit.open(season);
+        // what comes later stands above the button, and moves it
+        visit.page().waitForLoadState(LoadState.NETWORKIDLE);
         visit.button("Read it as a table").click();
         return visit.see("season-table").locator("tbody tr").filter(new Locator.FilterOptions().setHasText(species));
     }
