@@ -134,7 +134,7 @@ function keep(): void {
 <template>
   <form class="grid gap-4" @submit.prevent="keep">
     <RadioGroup v-model="stage">
-      <RadioGroupLabel as="p" class="mb-1 font-bold">What do you see?</RadioGroupLabel>
+      <RadioGroupLabel as="p" class="mb-1 font-bold">{{ $t('look.whatDoYouSee') }}</RadioGroupLabel>
       <div class="grid grid-cols-3 gap-1 sm:flex sm:*:grow">
         <RadioGroupOption
           v-for="one in STAGES"

@@ -35,7 +35,12 @@ const answer = computed(() => {
   ).replace('on the day than said', 'on the day that was said')
 })
 const wrong = computed(
-  () => data.value?.lines.filter((one) => !one.atSetting.honest && one.atSetting.held.of >= FEW) ?? [],
+  () =>
+    data.value?.lines.flatMap(({ species, common, atSetting: at }) =>
+      common === null || at.honest || at.held.of < FEW || at.held.share === null || at.meanDays === null
+        ? []
+        : [{ species, common, share: at.held.share, meanDays: at.meanDays }],
+    ) ?? [],
 )
 </script>
 
@@ -57,12 +62,12 @@ const wrong = computed(
         class="mt-2 border-l-8 border-sap bg-sap-pale p-3"
         data-testid="wrong"
       >
-        {{ capital(one.common ?? '') }}:
+        {{ capital(one.common) }}:
         {{
-          (one.atSetting.held.share ?? 0) > data.promised
+          one.share > data.promised
             ? 'the ranges hold more often than they promise, so they are wider than they need be'
             : 'the ranges do not hold what they promise'
-        }}; balls were full {{ days(one.atSetting.meanDays ?? 0) }} than said.
+        }}; balls were full {{ days(one.meanDays) }} than said.
         <RouterLink class="link" :to="{ name: 'ready-times', query: { species: one.species } }"
           >What own records say of its time</RouterLink
         >
@@ -91,14 +96,14 @@ const wrong = computed(
               :class="{ 'border-t-2 border-t-ink font-bold': !one.species }"
               :data-line="one.species || 'all'"
             >
-              <th scope="row" class="py-2 pr-3">{{ one.common ? capital(one.common ?? '') : 'All' }}</th>
+              <th scope="row" class="py-2 pr-3">{{ one.common ? capital(one.common) : 'All' }}</th>
               <template v-for="at in [one.atSetting, one.atLooks]" :key="at === one.atSetting ? 's' : 'l'">
                 <td class="px-2 py-2"><ShareBar :figure="at.held" :few="FEW" /></td>
                 <td class="px-2 py-2 text-right">
-                  <template v-if="at.meanDays !== null">
+                  <template v-if="at.meanDays !== null && at.offDays !== null">
                     {{ days(at.meanDays) }}
                     <span class="block text-sm font-normal text-muted"
-                      >off by {{ Math.round(at.offDays ?? 0) }} either way</span
+                      >off by {{ Math.round(at.offDays) }} either way</span
                     >
                     <span class="block text-sm font-normal text-muted"
                       >{{ at.early }} before the range, {{ at.late }} after</span

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { api, Problem, type Schemas } from '@/shared/api/client'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from '@/layers/useLayer'
@@ -17,6 +17,7 @@ import { usePlaces } from '@/shared/usePlaces'
 const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 const session = useSession()
+const { t } = useI18n()
 
 const medium = ref('LIGHT_MIX')
 const ladder = ref('IN_LEAF')
@@ -66,6 +67,10 @@ const said = computed(() => props.layer.suggested.firstMedia.find((one) => one.m
 const chosen = computed(() => advice.value?.pots.find((one) => one.name === pot.value))
 const of = (field: string) => (props.problem instanceof Problem ? props.problem.of(field) : undefined)
 
+function fitOf(one: { fits: boolean; stands: boolean }): string {
+  return t(!one.fits ? 'shed.tooSmall' : one.stands ? 'shed.fitsAndStands' : 'shed.fitsAndTips')
+}
+
 function keep(): void {
   const inGround = medium.value === 'GROUND'
   emit('keep', {
@@ -108,24 +113,14 @@ function keep(): void {
       <li v-for="remark in said.remarks" :key="remark">{{ remark }}</li>
     </ul>
     <template v-if="medium !== 'GROUND'">
-      <RadioGroup v-if="advice?.pots.length" v-model="pot">
-        <RadioGroupLabel as="p" class="mb-1 font-bold">Pot</RadioGroupLabel>
-        <div class="flex flex-wrap gap-2">
-          <RadioGroupOption
-            v-for="one in advice.pots"
-            :key="one.name"
-            as="button"
-            type="button"
-            :value="one.name"
-            class="chip flex-col items-start py-1"
-            :data-pot="one.name"
-          >
-            <span>{{ one.name }}</span>
-            <span class="text-sm font-normal">{{
-              !one.fits ? 'too small' : one.stands ? 'fits, stands' : 'fits, tips'
-            }}</span>
-          </RadioGroupOption>
-        </div>
+      <div v-if="advice?.pots.length">
+        <Choice
+          v-model="pot"
+          :label="t('shed.pot')"
+          :options="advice.pots.map((one) => [one.name, one.name])"
+        >
+          <template #more="{ index }">{{ fitOf(advice.pots[index]!) }}</template>
+        </Choice>
         <p v-if="chosen" class="mt-1" data-testid="pot-fill">
           {{
             chosen.fits
@@ -133,7 +128,7 @@ function keep(): void {
               : 'The ball does not have the room round it that the house asks.'
           }}
         </p>
-      </RadioGroup>
+      </div>
       <Field
         v-else
         v-model="volume"

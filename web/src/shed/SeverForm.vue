@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -69,6 +68,20 @@ const onDay = computed(() => balance.value?.days.find((one) => one.on === day.va
 const here = computed(() => onDay.value?.shelters.find((one) => one.shelter === shelter.value))
 const carriesIn = (one: Schemas['DayBalance'], where: string) =>
   one.shelters.find((sheltered) => sheltered.shelter === where)?.carries ?? 0
+const days = computed(() =>
+  (balance.value?.days ?? []).map((one): [string, string] => [
+    one.on,
+    one.on === props.layer.asOf ? t('shed.today') : one.weekday,
+  ]),
+)
+function sayOf(one: Schemas['DayBalance']): string {
+  const verdict = t(
+    one.on === balance.value?.bestOn ? 'shed.best' : one.willDo ? 'shed.willDo' : 'shed.willNotDo',
+  )
+  return balance.value?.leaves
+    ? t('shed.carries', { verdict, leaves: carriesIn(one, shelter.value) })
+    : verdict
+}
 /** What was typed is being weighed yet: the leaves that are drawn are those of before. */
 const isStale = computed(() => {
   const n = wholeNumber(leaves.value)
@@ -172,30 +185,14 @@ function keep(): void {
           />
         </div>
       </div>
-      <RadioGroup v-model="day">
-        <RadioGroupLabel as="p" class="mb-1 font-bold">On which day</RadioGroupLabel>
-        <div class="flex flex-wrap gap-2">
-          <RadioGroupOption
-            v-for="one in balance.days"
-            :key="one.on"
-            as="button"
-            type="button"
-            :value="one.on"
-            class="chip flex-col items-start py-1"
-            :class="{ 'border-2 border-lichen': one.on === balance.bestOn }"
-            :data-day="one.on"
-          >
-            <span>{{ one.on === layer.asOf ? 'today' : one.weekday }}</span>
-            <span class="text-sm font-normal"
-              >{{ one.on === balance.bestOn ? 'best' : one.willDo ? 'will do' : 'no'
-              }}<template v-if="balance.leaves">, carries {{ carriesIn(one, shelter) }}</template></span
-            >
-          </RadioGroupOption>
-        </div>
+      <div>
+        <Choice v-model="day" :label="t('shed.onWhichDay')" :options="days" :marked="balance.bestOn">
+          <template #more="{ index }">{{ sayOf(balance.days[index]!) }}</template>
+        </Choice>
         <p class="mt-1" data-testid="day-said">
           {{ dayText(day, layer.asOf) }}: {{ onDay?.said.join(' ') || 'will do.' }}
         </p>
-      </RadioGroup>
+      </div>
       <template v-if="isToday">
         <div class="grid gap-4 sm:grid-cols-2">
           <Field

@@ -183,7 +183,7 @@ class LifeOfALayerTest {
         assertThat(records("SEVERED")).containsText("6 of 12 leaves left on");
 
         assertThat(visit.see("pot-advice")).containsText("the smallest that leaves room");
-        visit.page().locator("[data-pot='3 L']").click();
+        visit.page().locator("[data-choice='3 L']").click();
         visit.tap("pot");
         assertThat(records("POTTED")).containsText("light mix, 3 L");
         assertThat(layer(first()).path("phase").asString()).isEqualTo("POTTED");

@@ -297,7 +297,7 @@ class ShedTest {
     }
 
     private List<String> days() {
-        return visit.page().locator("[role=radio][data-day]").allInnerTexts();
+        return visit.page().locator("[role=radio][data-choice^='2026-']").allInnerTexts();
     }
 
     private JsonNode find(Predicate<JsonNode> which) {

@@ -128,7 +128,6 @@ class NurseryReader {
                 open.setRollbackOnly();
             }
         });
-        clock.forgetZone();
         return counting.outcome();
     }
 

@@ -7,8 +7,6 @@ import org.kindgirdle.server.units.Units;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.event.TransactionPhase;
-import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * What everybody who has ever signed in here is called, and the units they read: every answer asks for it, and it
@@ -38,15 +36,9 @@ class PeopleHere {
                 .collect(Collectors.toMap(one -> one.id, one -> new Known(one.fullName, one.units)));
     }
 
-    /** At once for whoever changed it, and once more when that counts or does not. */
     @EventListener
     @Order(0)
     void onChange(People.Changed change) {
-        known.forget();
-    }
-
-    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMPLETION)
-    void onEnd(People.Changed change) {
         known.forget();
     }
 }

@@ -5,10 +5,8 @@ import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.event.TransactionPhase;
-import org.springframework.transaction.event.TransactionalEventListener;
 
-/** The clock goes by the site's zone: at once where the site is changed, and once more when that counts or does not. */
+/** The clock goes by the site's zone, wherever that is changed. */
 @Component
 class ZoneOfSite {
 
@@ -21,15 +19,6 @@ class ZoneOfSite {
     @EventListener
     @Order(0)
     void onChange(MasterDataChanged change) {
-        forget(change);
-    }
-
-    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMPLETION)
-    void onEnd(MasterDataChanged change) {
-        forget(change);
-    }
-
-    private void forget(MasterDataChanged change) {
         if (change.what().equals(MasterDataChanged.SITE)) {
             clock.forgetZone();
         }
