@@ -22,7 +22,7 @@ class ExchangeRun {
     @Test
     void measure() throws InterruptedException {
         try (RunningApplication application = RunningApplication.demo()) {
-            Client owner = application.api("maren");
+            Client owner = application.measuredApi("maren");
             memory(application, "before");
             byte[] file = layers(owner).getBytes(StandardCharsets.UTF_8);
             System.out.printf("a file of %.1f MB%n", file.length / 1e6);

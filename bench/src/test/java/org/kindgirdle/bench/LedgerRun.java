@@ -18,7 +18,7 @@ class LedgerRun {
     @Test
     void measure() throws Exception {
         try (RunningApplication application = RunningApplication.demo()) {
-            Client owner = application.api("maren");
+            Client owner = application.measuredApi("maren");
             LargeNursery.grow(owner, application.database());
             for (String by : List.of("SPECIES", "MOTHER", "RECIPE", "WEEK", "HAND", "YEAR")) {
                 time(owner, "by " + by.toLowerCase(Locale.ROOT), "/api/v1/ledger?by=" + by);

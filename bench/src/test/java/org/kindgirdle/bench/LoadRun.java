@@ -30,7 +30,7 @@ class LoadRun {
     @Test
     void measure() throws Exception {
         try (RunningApplication application = RunningApplication.demo()) {
-            Client owner = application.api("maren");
+            Client owner = application.measuredApi("maren");
             season(application);
             Measured.say("10-year weather file, the demo's layers", importYears(owner, 3));
             long began = System.nanoTime();

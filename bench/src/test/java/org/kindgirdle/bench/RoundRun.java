@@ -38,7 +38,7 @@ class RoundRun {
     @Test
     void measure() throws Exception {
         try (RunningApplication application = RunningApplication.demo()) {
-            Client owner = application.api("maren");
+            Client owner = application.measuredApi("maren");
             walkEveryDay(owner);
             long began = System.nanoTime();
             LargeNursery.grow(owner, application.database());

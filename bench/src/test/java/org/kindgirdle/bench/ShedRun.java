@@ -25,7 +25,7 @@ class ShedRun {
     @Test
     void measure() {
         try (RunningApplication application = RunningApplication.demo()) {
-            Client owner = application.api("maren");
+            Client owner = application.measuredApi("maren");
             Measured.setLayers(owner, TODAY.minusDays(50), LAYERS, BATCH);
             long began = System.nanoTime();
             int done = 0;

@@ -105,6 +105,11 @@ public final class RunningApplication implements AutoCloseable {
         return new Client(base()).signedInAs(name, Visit.PASSWORD);
     }
 
+    /** The same for measuring. */
+    public Client measuredApi(String name) {
+        return Client.measuring(base()).signedInAs(name, Visit.PASSWORD);
+    }
+
     /** The one-time link that the console showed. */
     public String firstOwnerLink() {
         Matcher link = Pattern.compile("/first-owner\\?token=\\S+").matcher(said());
