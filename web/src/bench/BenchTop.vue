@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
 import { api, type Schemas } from '@/shared/api/client'
+import { methods } from '@/shared/api/methods'
 import Choice from '@/shared/ui/Choice.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import MotherPick from './MotherPick.vue'
@@ -32,7 +33,10 @@ const recipeOptions = computed<[string, string][]>(() =>
 )
 const recipe = computed(() => props.recipes.find((one) => String(one.id) === head.value.recipeId))
 /** What is cut off when it is set leaves its mother as she is. */
-const asksForShoot = computed(() => !['JAR', 'CUTTING'].includes(recipe.value?.recipe.method ?? 'AIR'))
+const { data: known } = useQuery(methods)
+const asksForShoot = computed(
+  () => known.value?.find((one) => one.method === recipe.value?.recipe.method)?.staysOnMother ?? true,
+)
 const shootLabel = computed(() =>
   ['POT_STOOL', 'GROUND'].includes(recipe.value?.recipe.method ?? 'AIR')
     ? 'A leafy shoot of the plant stays in the light?'

@@ -3,7 +3,8 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
+import { houseRules } from '@/shared/api/houseRules'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import WhatMoves from './WhatMoves.vue'
@@ -29,10 +30,7 @@ const GROUPS: [string, string[]][] = [
   ['The ledger', ['ledger']],
 ]
 
-const rules = useQuery({
-  queryKey: ['house-rules'],
-  queryFn: () => api<Schemas['RulesView']>('GET', '/house-rules'),
-})
+const rules = useQuery(houseRules)
 // a page that found another figure leads here with it typed in
 const asked = useRoute().query
 const edits = ref<Record<string, string>>(

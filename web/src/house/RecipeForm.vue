@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, type Schemas } from '@/shared/api/client'
+import { methods } from '@/shared/api/methods'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import BothSides from '@/shared/ui/BothSides.vue'
@@ -28,25 +29,15 @@ const method = ref<string>(old?.recipe.method ?? 'AIR')
 const holds = ref(typed(old?.recipe.containerMl ?? 0, 'volume', session.units))
 const container = ref(typed(old?.recipe.containerG ?? 0, 'mass', session.units))
 
-/** What goes with each method; the server refuses the rest. */
-const ONLY_WOUNDS: Record<string, string[]> = {
-  SOFT_TIP: ['LEAF_STRIPPED', 'UNWOUNDED'],
-  FOIL_START: ['UNWOUNDED'],
-  CUTTING: ['UNWOUNDED', 'LEAF_STRIPPED', 'BARK_SCRAPED'],
-}
-const ONLY_WRAPS: Record<string, string[]> = {
-  FOIL_START: ['FOIL_ONLY'],
-  POT_STOOL: ['SPLIT_POT'],
-  GROUND: ['IN_GROUND', 'SPLIT_POT'],
-  CUTTING: ['IN_TENT'],
-}
-const wounds = computed(() => WOUNDS.filter(([code]) => ONLY_WOUNDS[method.value]?.includes(code) ?? true))
-const wraps = computed(() =>
-  WRAPS.filter(
-    ([code]) => ONLY_WRAPS[method.value]?.includes(code) ?? !['IN_GROUND', 'IN_TENT'].includes(code),
-  ),
+const { data: known } = useQuery(methods)
+const way = computed(() => known.value?.find((one) => one.method === method.value))
+const wounds = computed(() =>
+  WOUNDS.filter(([code]) => !way.value || way.value.wounds.some((one) => one === code)),
 )
-watch(method, () => {
+const wraps = computed(() =>
+  WRAPS.filter(([code]) => !way.value || way.value.wraps.some((one) => one === code)),
+)
+watch(way, () => {
   // what no longer goes with it gives way to the first that does
   if (!wounds.value.some(([code]) => code === wound.value)) wound.value = wounds.value[0]![0]
   if (!wraps.value.some(([code]) => code === wrap.value)) wrap.value = wraps.value[0]![0]

@@ -26,7 +26,7 @@ const tones: Record<string, string> = {
   URGENT: 'border-rust bg-rust-pale',
   DONE: 'border-bark bg-card',
 }
-const isCutOff = computed(() => ['JAR', 'CUTTING'].includes(props.layer.recipe.method))
+const isCutOff = computed(() => !props.layer.recipe.way.staysOnMother)
 
 function begin(): void {
   const step = props.layer.advice.step
@@ -40,7 +40,7 @@ function begin(): void {
 /** A limb that was pinned down or darkened and made no roots can still be ringed. */
 const mayBecomeAir = computed(
   () =>
-    (['GROUND', 'FOIL_START'].includes(props.layer.recipe.method) &&
+    (props.layer.recipe.way.goesOnAsAir &&
       ['RERING', 'ABANDON', 'NEXT_SEASON'].includes(props.layer.advice.step ?? '')) ||
     (props.layer.recipe.method === 'FOIL_START' && props.layer.stage !== 'NONE'),
 )

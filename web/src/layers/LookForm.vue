@@ -102,7 +102,7 @@ function water(): void {
   else emit('keep', { kind: 'TENDED', details: { work: 'CHANGE_WATER', cover: null } })
 }
 
-const isCutOff = computed(() => ['JAR', 'CUTTING'].includes(props.layer.recipe.method))
+const isCutOff = computed(() => !props.layer.recipe.way.staysOnMother)
 
 function toggle(code: string): void {
   conditions.value = conditions.value.includes(code)
@@ -245,7 +245,7 @@ function keep(): void {
       </button>
       <button type="button" class="btn" :disabled="saving" @click="emit('other', 'SEVERED')">Sever</button>
       <button
-        v-if="layer.recipe.method === 'AIR'"
+        v-if="layer.recipe.way.standsInWater"
         type="button"
         class="btn"
         :disabled="saving"

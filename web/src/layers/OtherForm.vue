@@ -34,7 +34,7 @@ const recipe = ref('')
 const together = ref([props.layer.code])
 
 /** Whether there is a ball on a limb, rather than roots in the ground, a pot or a tent. */
-const hangs = ['AIR', 'SOFT_TIP', 'SUCKER'].includes(props.layer.recipe.method)
+const hangs = props.layer.recipe.way.hangs
 const titles: Record<string, string> = {
   TOPPED_UP: hangs ? 'Top up the ball' : t('other.water'),
   RERUNG: 'Ring it again',
@@ -73,7 +73,7 @@ function keep(): void {
 
 <template>
   <SeverForm
-    v-if="kind === 'SEVERED' && !['JAR', 'CUTTING'].includes(layer.recipe.method)"
+    v-if="kind === 'SEVERED' && layer.recipe.way.staysOnMother"
     :layer="layer"
     :saving="saving"
     :problem="problem"
@@ -99,7 +99,7 @@ function keep(): void {
         :hint="layer.drawing.ringMm ? t('madeBy.wider') : t('madeBy.first')"
       />
       <MadeBy
-        v-if="!['JAR', 'CUTTING'].includes(layer.recipe.method)"
+        v-if="layer.recipe.way.staysOnMother"
         v-model="recipe"
         :may-stay="layer.recipe.method !== 'FOIL_START'"
         :fits="(one) => one.recipe.method === 'AIR' && one.recipe.wound.startsWith('RING')"

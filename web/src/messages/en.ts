@@ -7,6 +7,9 @@ export const en = {
     go: 'Go on',
     back: 'Back',
   },
+  mother: {
+    underRings: 'Under rings at once: one in {parts}',
+  },
   people: {
     title: 'People',
     add: 'Add a person',

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
+import { useHouseRule } from '@/shared/api/houseRules'
 import { whole } from '@/shared/quantity'
 import Choice from '@/shared/ui/Choice.vue'
 import BothSides from '@/shared/ui/BothSides.vue'
@@ -16,6 +18,7 @@ const props = defineProps<{
   species: Schemas['SpeciesView'][]
 }>()
 const emit = defineEmits<{ saved: [mother: Schemas['MotherView']]; close: [] }>()
+const { t } = useI18n()
 const { saving, problem, stale, send, error } = useCommand<Schemas['MotherView']>()
 
 const old = props.mother
@@ -28,6 +31,9 @@ const vigour = ref<string>(old?.vigour ?? 'NORMAL')
 const sick = ref(old?.sick ? 'yes' : 'no')
 const plantedYear = ref(old?.plantedYear ? String(old.plantedYear) : '')
 const toBeCutDown = ref(old?.toBeCutDown ? 'yes' : 'no')
+const parts = useHouseRule(() =>
+  toBeCutDown.value === 'yes' ? 'mother.parts-cut-down' : 'mother.parts-growing',
+)
 const rights = ref<string>(old?.rights ?? 'FREE')
 const permission = ref(old?.permission ?? '')
 const leafyShoots = ref(String(old?.leafyShoots ?? 30))
@@ -93,7 +99,7 @@ async function mineCounts(): Promise<void> {
         label="Leafy shoots"
         inputmode="decimal"
         :error="error('leafyShoots')"
-        hint="A third may stand under rings"
+        :hint="parts ? t('mother.underRings', { parts }) : ''"
       />
       <Field
         v-model="plantedYear"

@@ -756,6 +756,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/methods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["methods"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/mothers": {
         parameters: {
             query?: never;
@@ -3230,6 +3246,13 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        MethodView: {
+            /** @enum {string} */
+            method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
+            staysOnMother: boolean;
+            wounds: ("RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED")[];
+            wraps: ("SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT")[];
+        };
         MotherLine: {
             botanical: string;
             common: string;
@@ -3853,6 +3876,7 @@ export interface components {
             name: string;
             /** Format: int32 */
             number: number;
+            way: components["schemas"]["Way"];
         };
         RecipeSent: {
             containerG: number | string;
@@ -4942,6 +4966,12 @@ export interface components {
             field: string;
             message: string;
             value: unknown;
+        };
+        Way: {
+            goesOnAsAir: boolean;
+            hangs: boolean;
+            standsInWater: boolean;
+            staysOnMother: boolean;
         };
         WeatherView: {
             days: components["schemas"]["DayView"][];
@@ -6775,6 +6805,35 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PersonView"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    methods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MethodView"][];
                 };
             };
             /** @description A refusal, explained */

@@ -6,6 +6,11 @@ export type Card = Schemas['LayerCard']
 
 const AT_ONCE = 50
 
+/** Whether a page of today can read a card that one of before has kept. */
+function isAsNow(card: Card): boolean {
+  return 'way' in card.recipe
+}
+
 /** Cards of layers: from the server where it is reached, else as the device has them. */
 export function useCards(personId: number) {
   const cards = shallowReactive(new Map<string, Card>())
@@ -34,7 +39,7 @@ export function useCards(personId: number) {
     const store = await deviceStore()
     for (const code of codes) {
       const kept = await store.get('cards', key(code))
-      if (kept && !cards.has(code)) cards.set(code, kept.card)
+      if (kept && isAsNow(kept.card) && !cards.has(code)) cards.set(code, kept.card)
     }
   }
 

@@ -47,6 +47,7 @@ final class LargeNursery {
             database.setAutoCommit(false);
             LargeNursery nursery = new LargeNursery(database);
             Measured.setLayers(owner, TODAY, LIVE, BATCH);
+            Measured.awaitReckoning(owner);
             nursery.finished();
             nursery.records();
             try (Statement sql = database.createStatement()) {
@@ -58,6 +59,7 @@ final class LargeNursery {
             }
             database.commit();
         }
+        Measured.awaitReckoning(owner);
     }
 
     private void finished() throws SQLException {

@@ -10,7 +10,6 @@ import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Map;
-import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.e2e.harness.RunningApplication;
 import org.kindgirdle.e2e.harness.Visit;
@@ -38,7 +37,7 @@ class LoadRun {
             Measured.say(LIVE + " layers set in batches of " + BATCH, Measured.since(began));
             Measured.say("10-year weather file, " + LIVE + " live layers: the request", importYears(owner, 5));
             began = System.nanoTime();
-            awaitReckoning(owner);
+            Measured.awaitReckoning(owner);
             Measured.say("  and the pass over them after it", Measured.since(began));
             began = System.nanoTime();
             owner.get("/api/v1/layers?limit=100").expect(200);
@@ -88,12 +87,6 @@ class LoadRun {
                                 + " minute, recorded_at, clock_offset_days, person_id, null, '{\"waterMl\":120}', '', null"
                                 + " from layer_event where kind = 'SET' and note = 'to measure'");
             }
-        }
-    }
-
-    private static void awaitReckoning(Client owner) throws InterruptedException {
-        while (owner.get("/api/v1/reckoning").body().path("running").asBoolean()) {
-            TimeUnit.MILLISECONDS.sleep(100);
         }
     }
 

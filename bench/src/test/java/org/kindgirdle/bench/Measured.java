@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import org.kindgirdle.server.harness.Client;
 import tools.jackson.databind.JsonNode;
 
@@ -54,6 +56,13 @@ final class Measured {
             body.put("reason", "to measure");
             body.put("rows", rows);
             owner.post("/api/v1/batches", body).expect(201);
+        }
+    }
+
+    /** Waits until the application has worked out what follows from what was written: an idle one is measured. */
+    static void awaitReckoning(Client owner) {
+        while (owner.get("/api/v1/reckoning").body().path("running").asBoolean()) {
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
         }
     }
 

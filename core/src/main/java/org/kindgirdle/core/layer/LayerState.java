@@ -69,6 +69,8 @@ public record LayerState(
         LocalDate newsOn,
         List<Conflict> conflicts) {
 
+    private static final int MIN_LOOKS_WITHOUT = 2;
+
     /** A look and its day. */
     public record LookOn(LocalDate on, LayerRecord.Looked look) {}
 
@@ -94,6 +96,14 @@ public record LayerState(
 
     /** An event that does not fit what came before it. */
     public record Conflict(UUID event, Reason reason) {}
+
+    /**
+     * Roots that were found, and then no more.
+     *
+     * @param had the last look that found any
+     * @param goneOn the day of the first look that did not
+     */
+    public record RootsLost(LookOn had, LocalDate goneOn) {}
 
     /** Why an event could not be applied. */
     public enum Reason {
@@ -147,6 +157,23 @@ public record LayerState(
             full = isFull && full == null ? one.on() : less > 1 ? null : full;
         }
         return less > 0 ? null : full;
+    }
+
+    /**
+     * What had rooted since the ring and is gone: the last look that found first tips or more, where no look since did, two
+     * at least; one alone may have erred. Null where nothing was lost.
+     */
+    public @Nullable RootsLost rootsLost() {
+        LookOn had = null;
+        LocalDate goneOn = null;
+        int without = 0;
+        for (LookOn one : looks) {
+            boolean hasRoots = one.look().stage().isAtLeast(RootStage.INITIALS);
+            had = hasRoots ? one : had;
+            without = hasRoots ? 0 : without + 1;
+            goneOn = without == 1 ? one.on() : goneOn;
+        }
+        return had == null || goneOn == null || without < MIN_LOOKS_WITHOUT ? null : new RootsLost(had, goneOn);
     }
 
     private LookOn last() {

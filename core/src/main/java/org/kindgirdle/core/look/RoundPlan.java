@@ -21,10 +21,23 @@ public record RoundPlan(List<Day> days, List<RoundJob> later) {
     private static final Comparator<RoundJob> WALK =
             Comparator.comparingInt(RoundJob::placeOrder).thenComparing(RoundJob::id);
 
-    /** Those with the least choice are placed first. */
-    private static final Comparator<RoundJob> URGENCY = Comparator.comparing(RoundJob::by)
-            .thenComparing(RoundJob::from, Comparator.reverseOrder())
-            .thenComparing(WALK);
+    /**
+     * A job among thousands that are put in order with each walk, its days as numbers. Those with the least choice come
+     * first.
+     */
+    private record Ranked(long by, long from, RoundJob job) implements Comparable<Ranked> {
+
+        static Ranked of(RoundJob job) {
+            return new Ranked(job.by().toEpochDay(), job.from().toEpochDay(), job);
+        }
+
+        @Override
+        public int compareTo(Ranked other) {
+            return by != other.by
+                    ? Long.compare(by, other.by)
+                    : from != other.from ? Long.compare(other.from, from) : WALK.compare(job, other.job);
+        }
+    }
 
     public RoundPlan {
         days = List.copyOf(days);
@@ -68,11 +81,11 @@ public record RoundPlan(List<Day> days, List<RoundJob> later) {
         Allocation allocation = new Allocation(today, roundDays, roundMinutes, daysAhead);
         LocalDate end = today.plusDays(daysAhead);
         List<RoundJob> later = new ArrayList<>();
-        for (RoundJob job : jobs.stream().sorted(URGENCY).toList()) {
-            if (job.by().isBefore(end)) {
-                allocation.place(job);
+        for (Ranked one : jobs.stream().map(Ranked::of).sorted().toList()) {
+            if (one.job().by().isBefore(end)) {
+                allocation.place(one.job());
             } else {
-                later.add(job);
+                later.add(one.job());
             }
         }
         allocation.relieve();

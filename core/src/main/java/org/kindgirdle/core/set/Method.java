@@ -51,6 +51,16 @@ public enum Method {
         return hangs;
     }
 
+    /** Whether a limb on which it made no roots can still be ringed and wrapped in the air. */
+    public boolean goesOnAsAir() {
+        return this == FOIL_START || this == GROUND;
+    }
+
+    /** Whether its limb may be cut whole and stood in water, to go on as a jar. */
+    public boolean standsInWater() {
+        return this == AIR;
+    }
+
     /** Whether medium is wrapped round it, poured into its pot or stuck round it; foil alone has none. */
     public boolean hasMedium() {
         return this != FOIL_START;

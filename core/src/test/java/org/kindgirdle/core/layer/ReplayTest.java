@@ -50,6 +50,24 @@ class ReplayTest {
     }
 
     @Test
+    void roots_that_were_there_are_lost_when_two_looks_find_none() {
+        Carrow layer = new Carrow()
+                .set()
+                .look(DAY, RootStage.CALLUS, 0)
+                .look(DAY.plusDays(20), RootStage.INITIALS, 1)
+                .look(DAY.plusDays(40), RootStage.NONE, 0);
+        assertThat(Replay.of(layer.journal()).rootsLost())
+                .as("one look may have erred")
+                .isNull();
+        layer.look(DAY.plusDays(60), RootStage.CALLUS, 0);
+        LayerState.RootsLost lost = Replay.of(layer.journal()).rootsLost();
+        assertThat(lost.had().on()).isEqualTo(DAY.plusDays(20));
+        assertThat(lost.goneOn()).isEqualTo(DAY.plusDays(40));
+        layer.look(DAY.plusDays(80), RootStage.INITIALS, 1);
+        assertThat(Replay.of(layer.journal()).rootsLost()).as("they are back").isNull();
+    }
+
+    @Test
     void a_withdrawn_record_is_gone_and_comes_back_when_that_is_withdrawn() {
         Carrow layer = new Carrow().set().look(DAY, RootStage.ROOTED, 2);
         layer.correct(1, new LayerRecord.Withdrawn());

@@ -69,7 +69,22 @@ public record LayerCard(
 
     record SpeciesOf(String code, String botanical, String common, String hazards) {}
 
-    record RecipeOf(long id, String name, int number, Method method) {}
+    record RecipeOf(long id, String name, int number, Method method, Way way) {}
+
+    /**
+     * What its method makes of it.
+     *
+     * @param staysOnMother whether it roots on its mother; what does not was cut off when it was set
+     * @param hangs whether its limb carries the ball
+     * @param goesOnAsAir whether a limb without roots can still be ringed and wrapped in the air
+     * @param standsInWater whether its limb may be cut whole and stood in water
+     */
+    record Way(boolean staysOnMother, boolean hangs, boolean goesOnAsAir, boolean standsInWater) {
+
+        static Way of(Method method) {
+            return new Way(method.staysOnMother(), method.hangs(), method.goesOnAsAir(), method.standsInWater());
+        }
+    }
 
     /** What the stem drawing is made from. */
     record Drawing(

@@ -152,7 +152,8 @@ class LayerCards {
         LayerState.MadeBy madeBy = state.madeBy();
         long id = madeBy == null ? layer.recipeId() : madeBy.recipeId();
         int number = madeBy == null ? layer.recipeNumber() : madeBy.recipeNumber();
-        return new LayerCard.RecipeOf(id, nursery.recipe(id).name(), number, layer.method());
+        return new LayerCard.RecipeOf(
+                id, nursery.recipe(id).name(), number, layer.method(), LayerCard.Way.of(layer.method()));
     }
 
     private static List<LayerCard.StageOdds> odds(LayerProjection projection, HouseRules rules) {

@@ -29,6 +29,12 @@ class RecipeController {
         this.commands = commands;
     }
 
+    /** The ways of layering, and what goes with each. */
+    @GetMapping("/methods")
+    List<MethodView> methods() {
+        return MethodView.all();
+    }
+
     @GetMapping("/recipes")
     List<RecipeView> recipes() {
         return recipes.all();

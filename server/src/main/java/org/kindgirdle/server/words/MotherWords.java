@@ -54,6 +54,7 @@ class MotherWords {
         boolean isWrapped =
                 context.recipe().method().hangs() || context.recipe().method() == Method.JAR;
         because.add(phrases.say(!isWrapped && phrases.has(why + ".unwrapped") ? why + ".unwrapped" : why, values));
+        rootsLost(verdict, layer.state(), because, format);
         again(verdict, because, values);
         overruled(verdict, layer.state(), because, values);
         LocalDate deadline = forecast.deadline();
@@ -166,6 +167,21 @@ class MotherWords {
         return verdict != null
                 && isForANewRing(verdict)
                 && !Objects.requireNonNullElse(values.get("ringFrom"), "").isEmpty();
+    }
+
+    /** What rooted once may root again: a grower who saw the tips is not told that it never would. */
+    private void rootsLost(
+            Verdict<NextStep, NextStepRules> verdict, LayerState state, List<String> because, Format format) {
+        LayerState.RootsLost lost = state.rootsLost();
+        if (verdict.decidedBy() != NextStepRules.NOT_ROOTING || lost == null) {
+            return;
+        }
+        because.add(phrases.say(
+                "because.rootsLost",
+                Map.of(
+                        "had", phrases.say("stage." + lost.had().look().stage()),
+                        "hadOn", format.day(lost.had().on()),
+                        "goneOn", format.day(lost.goneOn()))));
     }
 
     private void again(Verdict<NextStep, NextStepRules> verdict, List<String> because, Map<String, String> values) {
