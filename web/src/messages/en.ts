@@ -91,7 +91,6 @@ export const en = {
     REST_TIP: 'Its tip rests on straw, a bench or the ground',
     restsNow: 'Its tip rests',
     propped: 'Propped',
-    hint: 'It is kept with the layers, and no reason is asked for the load.',
   },
   leaves: {
     title: 'Leaf-out and leaf fall',

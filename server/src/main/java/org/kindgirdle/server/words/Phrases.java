@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Properties;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
@@ -67,6 +68,11 @@ public class Phrases {
 
     boolean has(String key) {
         return phrases.containsKey(key);
+    }
+
+    /** The keys of all sentences. */
+    Set<String> keys() {
+        return phrases.stringPropertyNames();
     }
 
     /** So many in a hundred; what is nearly none or nearly all is not said to be none or all. */

@@ -60,6 +60,7 @@ class StatementsTest {
                 "/places",
                 "/species",
                 "/recipes",
+                "/methods",
                 "/house-rules",
                 "/site",
                 "/weather?from=2026-06-01&to=2026-07-20",

@@ -3,8 +3,14 @@ package org.kindgirdle.server.words;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -129,6 +135,46 @@ class PhrasesTest {
                                         && step != NextStep.LOOK_NOW)
                                 .map(step -> "job." + step))
                 .flatMap(one -> one);
+    }
+
+    /** A key stands in the code as it is, or is put together from a part that stands there and words of the core. */
+    @Test
+    void no_words_are_left_that_nobody_says() throws IOException {
+        String server = sources(Path.of("src/main/java"));
+        Set<String> literals = found(Pattern.compile("\"([^\"\n]*)\""), server);
+        Set<String> words =
+                found(Pattern.compile("\\b([A-Za-z_]\\w*)\\b"), server + sources(Path.of("../core/src/main/java")));
+        assertThat(phrases.keys())
+                .hasSizeGreaterThan(800)
+                .allSatisfy(key -> assertThat(literals.contains(key)
+                                || literals.stream().anyMatch(part -> isFamily(part) && key.startsWith(part))
+                                        && Arrays.stream(key.split("\\."))
+                                                .allMatch(part -> words.contains(part) || part.matches("\\d+"))
+                                || literals.stream()
+                                        .anyMatch(end -> end.startsWith(".")
+                                                && key.endsWith(end)
+                                                && literals.contains(key.substring(0, key.length() - end.length()))))
+                        .as("somebody says %s", key)
+                        .isTrue());
+    }
+
+    private static boolean isFamily(String part) {
+        return part.matches("[a-zA-Z]\\w*(\\.\\w+)*\\.");
+    }
+
+    private static Set<String> found(Pattern pattern, String text) {
+        return pattern.matcher(text).results().map(one -> one.group(1)).collect(Collectors.toSet());
+    }
+
+    private static String sources(Path root) throws IOException {
+        StringBuilder all = new StringBuilder();
+        try (Stream<Path> files = Files.walk(root)) {
+            for (Path file :
+                    files.filter(one -> one.toString().endsWith(".java")).toList()) {
+                all.append(Files.readString(file));
+            }
+        }
+        return all.toString();
     }
 
     @ParameterizedTest
