@@ -34,11 +34,10 @@ const recipeOptions = computed<[string, string][]>(() =>
 const recipe = computed(() => props.recipes.find((one) => String(one.id) === head.value.recipeId))
 /** What is cut off when it is set leaves its mother as she is. */
 const { data: known } = useQuery(methods)
-const asksForShoot = computed(
-  () => known.value?.find((one) => one.method === recipe.value?.recipe.method)?.staysOnMother ?? true,
-)
+const way = computed(() => known.value?.find((one) => one.method === recipe.value?.recipe.method))
+const asksForShoot = computed(() => way.value?.staysOnMother ?? true)
 const shootLabel = computed(() =>
-  ['POT_STOOL', 'GROUND'].includes(recipe.value?.recipe.method ?? 'AIR')
+  way.value?.buriesTheBase
     ? 'A leafy shoot of the plant stays in the light?'
     : 'A live leafy shoot stays below every ring?',
 )

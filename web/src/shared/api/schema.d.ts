@@ -3247,6 +3247,7 @@ export interface components {
             version: number;
         };
         MethodView: {
+            buriesTheBase: boolean;
             /** @enum {string} */
             method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
             staysOnMother: boolean;
