@@ -32,9 +32,9 @@ const recipeOptions = computed<[string, string][]>(() =>
   props.recipes.map((one) => [String(one.id), one.name] as [string, string]),
 )
 const recipe = computed(() => props.recipes.find((one) => String(one.id) === head.value.recipeId))
-/** What is cut off when it is set leaves its mother as she is. */
 const { data: known } = useQuery(methods)
 const way = computed(() => known.value?.find((one) => one.method === recipe.value?.recipe.method))
+/** What is cut off when it is set leaves its mother as she is. */
 const asksForShoot = computed(() => way.value?.staysOnMother ?? true)
 const shootLabel = computed(() =>
   way.value?.buriesTheBase
