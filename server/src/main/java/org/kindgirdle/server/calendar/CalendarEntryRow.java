@@ -28,12 +28,17 @@ class CalendarEntryRow {
 
     protected CalendarEntryRow() {}
 
+    CalendarEntryRow(ToldEntries.ToldEntry told) {
+        uid = told.entry().uid();
+        tell(told);
+    }
+
     ToldEntries.ToldEntry told() {
         return new ToldEntries.ToldEntry(
                 new Entry(uid, fromDay, toDay, summary, description), sequence, changedAt, cancelled);
     }
 
-    void tell(ToldEntries.ToldEntry told) {
+    final void tell(ToldEntries.ToldEntry told) {
         fromDay = told.entry().from();
         toDay = told.entry().to();
         summary = told.entry().summary();

@@ -1,5 +1,7 @@
 package org.kindgirdle.server.calendar;
 
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -8,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,10 +20,12 @@ import org.springframework.transaction.annotation.Transactional;
 class ToldEntries {
 
     private final CalendarEntryRepository entries;
+    private final EntityManager rows;
     private final BusinessClock clock;
 
-    ToldEntries(CalendarEntryRepository entries, BusinessClock clock) {
+    ToldEntries(CalendarEntryRepository entries, EntityManager rows, BusinessClock clock) {
         this.entries = entries;
+        this.rows = rows;
         this.clock = clock;
     }
 
@@ -28,7 +33,7 @@ class ToldEntries {
     record ToldEntry(Entry entry, int sequence, Instant changedAt, boolean cancelled) {}
 
     /**
-     * Keeps what is told now.
+     * Keeps what is told now: one reader at a time, so that two that read for the first time tell it alike.
      *
      * @return what is ahead, and what was to be ahead and is no more
      */
@@ -36,11 +41,12 @@ class ToldEntries {
     List<ToldEntry> tell(List<Entry> ahead) {
         LocalDate today = clock.today();
         Instant now = clock.systemNow();
+        rows.find(CalendarLockRow.class, CalendarLockRow.ID, LockModeType.PESSIMISTIC_WRITE);
         entries.forgetBefore(today);
-        Map<String, CalendarEntryRow> rows =
-                entries.lockAll().stream().collect(Collectors.toMap(row -> row.uid, Function.identity()));
+        Map<String, CalendarEntryRow> kept =
+                entries.findAll().stream().collect(Collectors.toMap(row -> row.uid, Function.identity()));
         Map<String, ToldEntry> known = new HashMap<>();
-        rows.forEach((uid, row) -> known.put(uid, row.told()));
+        kept.forEach((uid, row) -> known.put(uid, row.told()));
         List<ToldEntry> all = new ArrayList<>();
         for (Entry entry : ahead) {
             ToldEntry before = known.remove(entry.uid());
@@ -49,27 +55,24 @@ class ToldEntries {
                 continue;
             }
             ToldEntry told = new ToldEntry(entry, before == null ? 0 : before.sequence() + 1, now, false);
-            keep(told, rows);
+            keep(told, kept.get(entry.uid()));
             all.add(told);
         }
         for (ToldEntry gone : known.values()) {
             ToldEntry told = gone.cancelled() ? gone : new ToldEntry(gone.entry(), gone.sequence() + 1, now, true);
             if (!gone.cancelled()) {
-                keep(told, rows);
+                keep(told, kept.get(gone.entry().uid()));
             }
             all.add(told);
         }
         return all;
     }
 
-    private void keep(ToldEntry told, Map<String, CalendarEntryRow> rows) {
-        Entry entry = told.entry();
-        CalendarEntryRow row = rows.get(entry.uid());
-        if (row == null) {
-            entries.tellFirst(
-                    entry.uid(), entry.from(), entry.to(), entry.summary(), entry.description(), told.changedAt());
+    private void keep(ToldEntry told, @Nullable CalendarEntryRow kept) {
+        if (kept == null) {
+            rows.persist(new CalendarEntryRow(told));
         } else {
-            row.tell(told);
+            kept.tell(told);
         }
     }
 }

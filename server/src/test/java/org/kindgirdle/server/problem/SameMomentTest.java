@@ -117,7 +117,7 @@ class SameMomentTest {
         assertThat(answers).containsOnly(201, 400);
     }
 
-    @RepeatedTest(3)
+    @RepeatedTest(5)
     void calendars_that_are_read_for_the_first_time_at_once_are_told_alike() throws Exception {
         nursery.set(nursery.mother("CYDOBL", nursery.field()), TODAY.minusDays(3), 4);
         URI address = URI.create(nursery.grower()
