@@ -24,6 +24,7 @@ import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.growth.Seasons;
 import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.growth.SpeciesProfileBuilder;
 import org.kindgirdle.core.growth.ThermalSums;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerContext;
@@ -53,28 +54,29 @@ final class Nursery {
 
     /** @param d50 thermal days to a full ball */
     static SpeciesProfile species(double d50) {
-        return new SpeciesProfile(
-                "MESGER",
-                "Mespilus germanica",
-                "medlar",
-                Difficulty.MODERATE,
-                d50,
-                .3,
-                new CardinalTemperatures(5, 22, 36),
-                9,
-                30,
-                Habit.DECIDUOUS,
-                -25,
-                true,
-                false,
-                false,
-                true,
-                OwnRoots.GOOD,
-                false,
-                "",
-                "",
-                "",
-                null);
+        return SpeciesProfileBuilder.builder()
+                .code("MESGER")
+                .botanical("Mespilus germanica")
+                .common("medlar")
+                .difficulty(Difficulty.MODERATE)
+                .d50ThermalDays(d50)
+                .sigma(.3)
+                .cardinals(new CardinalTemperatures(5, 22, 36))
+                .opensAtMeanC(9)
+                .leafCm2(30)
+                .habit(Habit.DECIDUOUS)
+                .frostHardyToC(-25)
+                .bridgesReadily(true)
+                .preformedRoots(false)
+                .resproutsFromBareTrunk(false)
+                .buryNodesOk(true)
+                .ownRoots(OwnRoots.GOOD)
+                .twoSeasons(false)
+                .regulated("")
+                .hazards("")
+                .note("")
+                .needsWinter(null)
+                .build();
     }
 
     static PlaceClimate climate() {

@@ -4,6 +4,7 @@ import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.growth.SpeciesProfileBuilder;
 import org.kindgirdle.core.set.Difficulty;
 
 /** A quince, of which a test says only what it wants otherwise. */
@@ -91,27 +92,28 @@ public final class ProfileBuilder {
     }
 
     public SpeciesProfile build() {
-        return new SpeciesProfile(
-                "CYDOBL",
-                "Cydonia oblonga",
-                "quince",
-                Difficulty.EASY,
-                d50,
-                sigma,
-                cardinals,
-                opensAtMeanC,
-                leafCm2,
-                habit,
-                hardyToC,
-                true,
-                false,
-                resprouts,
-                buryNodes,
-                ownRoots,
-                twoSeasons,
-                regulated,
-                hazards,
-                "",
-                null);
+        return SpeciesProfileBuilder.builder()
+                .code("CYDOBL")
+                .botanical("Cydonia oblonga")
+                .common("quince")
+                .difficulty(Difficulty.EASY)
+                .d50ThermalDays(d50)
+                .sigma(sigma)
+                .cardinals(cardinals)
+                .opensAtMeanC(opensAtMeanC)
+                .leafCm2(leafCm2)
+                .habit(habit)
+                .frostHardyToC(hardyToC)
+                .bridgesReadily(true)
+                .preformedRoots(false)
+                .resproutsFromBareTrunk(resprouts)
+                .buryNodesOk(buryNodes)
+                .ownRoots(ownRoots)
+                .twoSeasons(twoSeasons)
+                .regulated(regulated)
+                .hazards(hazards)
+                .note("")
+                .needsWinter(null)
+                .build();
     }
 }

@@ -1,5 +1,7 @@
 package org.kindgirdle.core.growth;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.set.Difficulty;
@@ -31,6 +33,8 @@ import org.kindgirdle.core.units.Require;
  * @param needsWinter whether it grows and roots poorly for years where no winter comes; of a profile that does not say so,
  *     what drops its leaves and bears hard frost
  */
+@RecordBuilder
+@RecordBuilder.Options(builderMode = BuilderMode.STAGED)
 public record SpeciesProfile(
         String code,
         String botanical,

@@ -1,5 +1,7 @@
 package org.kindgirdle.core.layer;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
@@ -36,6 +38,8 @@ import org.kindgirdle.core.look.Sectors;
  * @param newsOn the day of the newest record by which another step may follow: no remark, and no water alone
  * @param conflicts events that could not be applied, with the reason
  */
+@RecordBuilder
+@RecordBuilder.Options(builderMode = BuilderMode.STAGED)
 public record LayerState(
         LayerPhase phase,
         LayerRecord.Setting set,

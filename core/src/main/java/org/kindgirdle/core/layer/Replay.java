@@ -334,37 +334,38 @@ public final class Replay {
                 : new PlantState(
                         severedOn, phase != LayerPhase.SEVERED, mossSince, ladder, rung, rungSince, seen, seenBefore);
         LayerRecord.Setting wanted = chosen == null ? set : set.as(chosen);
-        return new LayerState(
-                phase,
-                leavesLeft == null ? wanted : wanted.with(leavesLeft),
-                setEvent.on(),
-                ringMm,
-                ringedOn,
-                attempts,
-                rescores,
-                bridgedBefore,
-                looks,
-                looksEver,
-                topUps,
-                conditions,
-                covers,
-                wateredOn,
-                propped,
-                upsized,
-                cleanedOut,
-                letGo,
-                rescoredOn,
-                lastDecision,
-                stubTidied,
-                deferred,
-                cutPlannedOn,
-                plant,
-                placeId,
-                lossCause,
-                endedOn,
-                madeBy,
-                lastOn,
-                newsOn,
-                conflicts);
+        return LayerStateBuilder.builder()
+                .phase(phase)
+                .set(leavesLeft == null ? wanted : wanted.with(leavesLeft))
+                .setOn(setEvent.on())
+                .ringMm(ringMm)
+                .ringedOn(ringedOn)
+                .attempts(attempts)
+                .rescores(rescores)
+                .bridgedBefore(bridgedBefore)
+                .looks(looks)
+                .looksEver(looksEver)
+                .topUps(topUps)
+                .conditions(conditions)
+                .covers(covers)
+                .wateredOn(wateredOn)
+                .propped(propped)
+                .upsized(upsized)
+                .cleanedOut(cleanedOut)
+                .letGo(letGo)
+                .rescoredOn(rescoredOn)
+                .lastDecision(lastDecision)
+                .stubTidied(stubTidied)
+                .deferred(deferred)
+                .cutPlannedOn(cutPlannedOn)
+                .plant(plant)
+                .placeId(placeId)
+                .lossCause(lossCause)
+                .endedOn(endedOn)
+                .madeBy(madeBy)
+                .lastOn(lastOn)
+                .newsOn(newsOn)
+                .conflicts(conflicts)
+                .build();
     }
 }

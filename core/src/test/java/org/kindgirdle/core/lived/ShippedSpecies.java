@@ -11,6 +11,7 @@ import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.growth.SpeciesProfileBuilder;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.core.truth.Kind;
 
@@ -65,28 +66,30 @@ final class ShippedSpecies {
     }
 
     private static SpeciesProfile profile(Row row) {
-        return new SpeciesProfile(
-                row.text("code"),
-                row.text("botanical"),
-                row.text("common"),
-                Difficulty.valueOf(row.text("difficulty")),
-                row.number("d50_thermal_days"),
-                row.number("sigma"),
-                new CardinalTemperatures(row.number("base_c"), row.number("optimum_c"), row.number("ceiling_c")),
-                row.number("opens_at_mean_c"),
-                row.number("leaf_cm2"),
-                Habit.valueOf(row.text("habit")),
-                row.number("frost_hardy_to_c"),
-                row.is("bridges_readily"),
-                row.is("preformed_roots"),
-                row.is("resprouts_from_bare_trunk"),
-                row.is("bury_nodes_ok"),
-                OwnRoots.valueOf(row.text("own_roots")),
-                row.is("two_seasons"),
-                row.text("regulated"),
-                row.text("hazards"),
-                row.text("note"),
-                null);
+        return SpeciesProfileBuilder.builder()
+                .code(row.text("code"))
+                .botanical(row.text("botanical"))
+                .common(row.text("common"))
+                .difficulty(Difficulty.valueOf(row.text("difficulty")))
+                .d50ThermalDays(row.number("d50_thermal_days"))
+                .sigma(row.number("sigma"))
+                .cardinals(new CardinalTemperatures(
+                        row.number("base_c"), row.number("optimum_c"), row.number("ceiling_c")))
+                .opensAtMeanC(row.number("opens_at_mean_c"))
+                .leafCm2(row.number("leaf_cm2"))
+                .habit(Habit.valueOf(row.text("habit")))
+                .frostHardyToC(row.number("frost_hardy_to_c"))
+                .bridgesReadily(row.is("bridges_readily"))
+                .preformedRoots(row.is("preformed_roots"))
+                .resproutsFromBareTrunk(row.is("resprouts_from_bare_trunk"))
+                .buryNodesOk(row.is("bury_nodes_ok"))
+                .ownRoots(OwnRoots.valueOf(row.text("own_roots")))
+                .twoSeasons(row.is("two_seasons"))
+                .regulated(row.text("regulated"))
+                .hazards(row.text("hazards"))
+                .note(row.text("note"))
+                .needsWinter(null)
+                .build();
     }
 
     private record Row(List<String> names, String[] cells) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 import org.kindgirdle.server.security.CurrentPerson;
 import org.kindgirdle.server.security.People;
+import org.kindgirdle.server.security.ReplacedPeople;
 import org.kindgirdle.server.security.Secrets;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.event.EventListener;
@@ -41,6 +42,12 @@ class Addresses {
     @Transactional
     public void onDisabled(People.Disabled disabled) {
         addresses.remove(disabled.personId());
+    }
+
+    @EventListener
+    @Transactional
+    public void onRenumbered(ReplacedPeople.Renumbered people) {
+        people.were().forEach(addresses::remove);
     }
 
     /** When the one of whoever is signed in was made. */

@@ -1,7 +1,6 @@
 package org.kindgirdle.server.climate;
 
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -12,10 +11,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.csv.CsvRows;
 
 /**
  * A CSV of weather: a header with {@code date}, {@code min_c} and {@code max_c}, and if they are known {@code wind_ms}
@@ -29,7 +26,6 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
 
     private static final List<String> NEEDED = List.of("date", "min_c", "max_c");
     private static final Set<String> KNOWN = Set.of("date", "min_c", "max_c", "wind_ms", "rain_mm");
-    private static final int MAX_COLUMNS = 50;
     private static final int MAX_BAD = 1000;
     private static final int MAX_SHOWN = 60;
     private static final char NOT_UTF_8 = '\uFFFD';
@@ -43,34 +39,17 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
 
     static WeatherFile read(String text, LocalDate today) {
         Reading reading = new Reading(today);
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setIgnoreEmptyLines(true)
-                .setTrim(true)
-                .get();
-        // the line of a last row without an end would be counted as the one before
-        String csv = (text.startsWith("\uFEFF") ? text.substring(1) : text) + "\n";
-        try (CSVParser parser = CSVParser.parse(new StringReader(csv), format)) {
-            List<String> header = null;
-            for (CSVRecord row : parser) {
-                if (header == null) {
-                    header = reading.header(row);
-                    if (header == null) {
-                        break;
-                    }
-                } else {
-                    reading.row(row, header, parser.getCurrentLineNumber());
-                }
+        try (CsvRows rows = CsvRows.of(text)) {
+            List<String> header = reading.header(rows.header());
+            CsvRows.Line line = header == null ? null : rows.nextAsWritten();
+            while (header != null && line != null) {
+                reading.row(line, header);
+                line = rows.nextAsWritten();
             }
-            if (header == null && reading.bad.isEmpty()) {
-                reading.wrong(1, "", "", "The file is empty; it needs a header and a row for each day.");
-            }
-        } catch (UncheckedIOException | IOException | IllegalStateException broken) {
-            reading.wrong(
-                    reading.lastLine + 1,
-                    "",
-                    "",
-                    "The file can't be read on from here: a quotation mark is not closed.");
+        } catch (CsvRows.UnreadableException broken) {
+            reading.wrong(broken.line(), "", "", String.valueOf(broken.getMessage()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
         return new WeatherFile(reading.days, reading.bad, reading.badLines.size());
     }
@@ -82,21 +61,15 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
         private final List<BadReading> bad = new ArrayList<>();
         private final Set<Long> badLines = new HashSet<>();
         private final Map<LocalDate, Long> seen = new HashMap<>();
-        private long lastLine;
 
         Reading(LocalDate today) {
             this.today = today;
         }
 
         @Nullable
-        List<String> header(CSVRecord row) {
-            lastLine = 1;
+        List<String> header(List<String> written) {
             List<String> names =
-                    row.stream().map(name -> name.toLowerCase(Locale.ROOT)).toList();
-            if (names.size() > MAX_COLUMNS) {
-                wrong(1, "", names.size() + " columns", "There are too many columns; at most " + MAX_COLUMNS + ".");
-                return null;
-            }
+                    written.stream().map(name -> name.toLowerCase(Locale.ROOT)).toList();
             NEEDED.stream()
                     .filter(name -> !names.contains(name))
                     .forEach(name -> wrong(1, name, "", "The column " + name + " is missing in the header."));
@@ -110,22 +83,25 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
             return bad.isEmpty() ? names : null;
         }
 
-        void row(CSVRecord row, List<String> header, long line) {
-            lastLine = line;
+        void row(CsvRows.Line row, List<String> header) {
+            long line = row.number();
+            List<String> cells = row.cells();
             int before = bad.size() + badLines.size();
-            if (row.size() != header.size()) {
+            if (cells.size() != header.size()) {
                 wrong(
                         line,
                         "",
-                        row.size() + " cells",
+                        cells.size() + " cells",
                         "This line must have " + header.size() + " cells, as the header.");
                 return;
             }
-            LocalDate on = date(line, cell(row, header, "date"));
-            Double min = number(line, "min_c", cell(row, header, "min_c"), WeatherDay.LEAST_C, WeatherDay.MAX_C, true);
-            Double max = number(line, "max_c", cell(row, header, "max_c"), WeatherDay.LEAST_C, WeatherDay.MAX_C, true);
-            Double wind = number(line, "wind_ms", cell(row, header, "wind_ms"), 0, WeatherDay.MAX_MS, false);
-            Double rain = number(line, "rain_mm", cell(row, header, "rain_mm"), 0, WeatherDay.MAX_MM, false);
+            LocalDate on = date(line, cell(cells, header, "date"));
+            Double min =
+                    number(line, "min_c", cell(cells, header, "min_c"), WeatherDay.LEAST_C, WeatherDay.MAX_C, true);
+            Double max =
+                    number(line, "max_c", cell(cells, header, "max_c"), WeatherDay.LEAST_C, WeatherDay.MAX_C, true);
+            Double wind = number(line, "wind_ms", cell(cells, header, "wind_ms"), 0, WeatherDay.MAX_MS, false);
+            Double rain = number(line, "rain_mm", cell(cells, header, "rain_mm"), 0, WeatherDay.MAX_MM, false);
             if (min != null && max != null && min > max) {
                 wrong(line, "min_c", min.toString(), "The minimum is above the maximum, " + max + ".");
             }
@@ -192,9 +168,9 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
             }
         }
 
-        private static String cell(CSVRecord row, List<String> header, String name) {
+        private static String cell(List<String> cells, List<String> header, String name) {
             int index = header.indexOf(name);
-            return index < 0 ? "" : row.get(index);
+            return index < 0 ? "" : cells.get(index).strip();
         }
     }
 }

@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.units.Quantity;
+import org.kindgirdle.server.csv.CsvRows;
 import org.kindgirdle.server.problem.SaneDay;
 import org.kindgirdle.server.problem.Unseen;
 import tools.jackson.databind.JsonNode;
@@ -77,11 +78,6 @@ final class Cells {
         return !text.isEmpty() && BEGINS_A_FORMULA.indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
     }
 
-    /** Takes exactly one apostrophe away. */
-    static String unguarded(String text) {
-        return text.startsWith("'") ? text.substring(1) : text;
-    }
-
     /**
      * The value of a cell that is not empty.
      *
@@ -89,8 +85,8 @@ final class Cells {
      */
     static JsonNode value(Column column, String cell) {
         String text = column.kind().isText()
-                ? unguarded(cell)
-                : column.kind().isPlainNumber() ? cell.strip() : unguarded(cell.strip());
+                ? CsvRows.unguarded(cell)
+                : column.kind().isPlainNumber() ? cell.strip() : CsvRows.unguarded(cell.strip());
         if (Unseen.in(text, column.kind() == Column.Kind.TEXT)) {
             throw new BadCellException("There are signs in it that nobody sees: " + Unseen.shown(text));
         }

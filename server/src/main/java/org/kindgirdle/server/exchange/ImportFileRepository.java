@@ -48,6 +48,10 @@ interface ImportFileRepository extends JpaRepository<ImportFileRow, UUID> {
     void cancel(UUID id);
 
     @Modifying
+    @Query("update ImportFileRow file set file.personId = :personId")
+    void giveAllTo(long personId);
+
+    @Modifying
     @Query("delete from ImportFileRow file where file.id = :id")
     void remove(UUID id);
 }

@@ -16,8 +16,10 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.opening.BeforeServing;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.security.ReplacedPeople;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -170,6 +172,13 @@ class ImportStore implements BeforeServing {
     @Transactional
     public void cancel(UUID id) {
         files.cancel(id);
+    }
+
+    /** Files are there with the nursery that is replaced: who replaces it goes on with them. */
+    @EventListener
+    @Transactional
+    public void onRenumbered(ReplacedPeople.Renumbered people) {
+        files.giveAllTo(people.owner());
     }
 
     /** Forgets it. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.LongPredicate;
+import org.kindgirdle.server.csv.CsvRows;
 import org.kindgirdle.server.exchange.NurseryTables.Kept;
 import org.kindgirdle.server.persistence.Looking;
 import org.kindgirdle.server.problem.ProblemException;
@@ -76,7 +77,7 @@ class ImportWork {
 
     private void read(Path file, Mapping mapping, Counting counting, LongPredicate goesOn) {
         Table table = tables.of(mapping.table());
-        try (CsvRows rows = new CsvRows(file)) {
+        try (CsvRows rows = CsvRows.of(file)) {
             Translation translation = new Translation(mapping, table.columns(), rows.header());
             Table.Intake intake = table.intake(counting);
             CsvRows.Line line = rows.next();

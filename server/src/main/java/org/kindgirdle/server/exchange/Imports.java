@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.csv.CsvRows;
 import org.kindgirdle.server.digest.Sha256;
 import org.kindgirdle.server.exchange.ImportStore.Head;
 import org.kindgirdle.server.exchange.ImportStore.ImportFile;
@@ -77,7 +78,7 @@ class Imports implements DisposableBean {
     }
 
     private Head head(UUID id) {
-        try (CsvRows rows = new CsvRows(store.path(id))) {
+        try (CsvRows rows = CsvRows.of(store.path(id))) {
             List<List<String>> sample = new ArrayList<>();
             CsvRows.Line line = rows.next();
             while (line != null && sample.size() < SAMPLE_ROWS) {
@@ -121,7 +122,7 @@ class Imports implements DisposableBean {
     List<WordCount> words(UUID id, String column) {
         found(id);
         Map<String, Long> words = new LinkedHashMap<>();
-        try (CsvRows rows = new CsvRows(store.path(id))) {
+        try (CsvRows rows = CsvRows.of(store.path(id))) {
             int index = rows.header().indexOf(column);
             if (index < 0) {
                 throw ProblemException.invalid("column", column, "a column of the file", "It has no such column.");

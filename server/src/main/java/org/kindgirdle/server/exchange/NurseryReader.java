@@ -30,6 +30,7 @@ import org.kindgirdle.server.persistence.Looking;
 import org.kindgirdle.server.photos.PhotoFiles;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Reprojection;
+import org.kindgirdle.server.security.ReplacedPeople;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -55,7 +56,7 @@ class NurseryReader {
     private final TransactionTemplate transaction;
     private final NurseryTables tables;
     private final Shadows shadows;
-    private final NurseryPeople people;
+    private final ReplacedPeople people;
     private final ImportStore store;
     private final PhotoFiles photos;
     private final Reprojection reprojection;
@@ -69,7 +70,7 @@ class NurseryReader {
             TransactionTemplate transaction,
             NurseryTables tables,
             Shadows shadows,
-            NurseryPeople people,
+            ReplacedPeople people,
             ImportStore store,
             PhotoFiles photos,
             Reprojection reprojection,
@@ -132,7 +133,7 @@ class NurseryReader {
     }
 
     private void replace(UUID id, InputStream in, List<Kept> all, boolean look, Counting counting) {
-        NurseryPeople.Before before = people.before();
+        ReplacedPeople.Before before = people.before();
         List<String> from = new ArrayList<>(all.stream().map(Kept::table).toList());
         Collections.reverse(from);
         if (look) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.csv.CsvRows;
 import org.kindgirdle.server.exchange.Mapping.ColumnSource;
 import org.kindgirdle.server.exchange.Mapping.DateOrder;
 import org.kindgirdle.server.exchange.RowException.Wrong;

@@ -2,6 +2,7 @@
 @ApplicationModule(
         allowedDependencies = {
             "climate",
+            "csv",
             "digest",
             "http",
             "journal",

@@ -1,5 +1,7 @@
 package org.kindgirdle.server.harden;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
@@ -51,6 +53,8 @@ record LadderView(
      * @param mossUntil the last day in its tray; null if it stands in none
      * @param seen the newest signs
      */
+    @RecordBuilder
+    @RecordBuilder.Options(builderMode = BuilderMode.STAGED)
     record OnLadder(
             String code,
             int revision,

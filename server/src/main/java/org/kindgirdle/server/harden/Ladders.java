@@ -116,26 +116,30 @@ class Ladders {
         HardenVerdict verdict = Objects.requireNonNull(one.projection().hardening());
         PlantState.Seen seen =
                 plant.seen().isEmpty() ? null : plant.seen().get(plant.seen().size() - 1);
-        return new LadderView.OnLadder(
-                one.code(),
-                one.journal().size(),
-                one.context().species().common(),
-                one.mother().variety(),
-                one.mother().code(),
-                one.placeId(),
-                nursery.place(one.placeId()).name(),
-                one.projection().state().phase(),
-                plant.ladder(),
-                plant.rung(),
-                plant.rungSince(),
-                plant.ladder().days(rules, plant.rung()),
-                verdict.step(),
-                words.advice(one.projection(), one.context(), format),
-                verdict.step() == PlantStep.STEP_UP || verdict.step() == PlantStep.STEP_BACK ? verdict.to() : null,
-                verdict.from(),
-                plant.mossSince() == null ? null : MossTray.of(rules, plant).until(),
-                seen == null ? Set.of() : seen.signs(),
-                seen == null ? null : seen.on());
+        return LadderViewOnLadderBuilder.builder()
+                .code(one.code())
+                .revision(one.journal().size())
+                .species(one.context().species().common())
+                .variety(one.mother().variety())
+                .mother(one.mother().code())
+                .placeId(one.placeId())
+                .place(nursery.place(one.placeId()).name())
+                .phase(one.projection().state().phase())
+                .ladder(plant.ladder())
+                .rung(plant.rung())
+                .since(plant.rungSince())
+                .daysWanted(plant.ladder().days(rules, plant.rung()))
+                .step(verdict.step())
+                .advice(words.advice(one.projection(), one.context(), format))
+                .to(verdict.step() == PlantStep.STEP_UP || verdict.step() == PlantStep.STEP_BACK ? verdict.to() : null)
+                .from(verdict.from())
+                .mossUntil(
+                        plant.mossSince() == null
+                                ? null
+                                : MossTray.of(rules, plant).until())
+                .seen(seen == null ? Set.of() : seen.signs())
+                .seenOn(seen == null ? null : seen.on())
+                .build();
     }
 
     private static List<LadderView.ForWinter> winter(List<LiveLayers.Live> all, NurserySnapshot nursery) {

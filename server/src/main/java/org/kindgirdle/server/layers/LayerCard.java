@@ -1,5 +1,7 @@
 package org.kindgirdle.server.layers;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
@@ -25,6 +27,8 @@ import org.kindgirdle.server.words.MediumAdvice;
  * @param lookedOn day of the last look since the ring; null before any
  * @param odds what is to be found today, by the heat since the ring; empty off the mother
  */
+@RecordBuilder
+@RecordBuilder.Options(builderMode = BuilderMode.STAGED)
 public record LayerCard(
         String code,
         int revision,

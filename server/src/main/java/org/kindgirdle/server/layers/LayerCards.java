@@ -85,12 +85,12 @@ class LayerCards {
         MotherView mother = nursery.mother(layer.motherId());
         SpeciesProfile species = context.species();
         Advice advice = one.inForce() ? words.advice(projection, context, format) : words.withdrawn();
-        return new LayerCard(
-                layer.code(),
-                layer.revision(),
-                nursery.today(),
-                layer.phase(),
-                new LayerCard.MotherOf(
+        return LayerCardBuilder.builder()
+                .code(layer.code())
+                .revision(layer.revision())
+                .asOf(nursery.today())
+                .phase(layer.phase())
+                .mother(new LayerCard.MotherOf(
                         layer.motherId(),
                         mother.code(),
                         mother.variety(),
@@ -102,49 +102,54 @@ class LayerCards {
                         layer.limbId() == null ? null : limbNames.get(layer.limbId()),
                         nursery.formerLabels(layer.motherId()).stream()
                                 .filter(label -> !label.until().isBefore(state.setOn()))
-                                .toList()),
-                new LayerCard.SpeciesOf(species.code(), species.botanical(), species.common(), species.hazards()),
-                recipe(layer, state, nursery),
-                state.setOn(),
-                state.ringedOn(),
-                state.looks().isEmpty()
-                        ? null
-                        : state.looks().get(state.looks().size() - 1).on(),
-                drawing(projection, context),
-                state.stage(),
-                state.sectors().densities(),
-                state.fillPercent(),
-                state.sectors().coverage(),
-                state.sectors().widestGapDeg(),
-                state.conditions(),
-                state.attempts(),
-                advice,
-                one.inForce()
-                        ? projection.alsoDo().stream()
-                                .sorted()
-                                .map(also -> new LayerCard.Also(
-                                        also.name(),
-                                        words.also(also, projection, context, format),
-                                        words.coverOf(also, projection, context, nursery.today())))
-                                .toList()
-                        : List.of(),
-                one.inForce() ? jobs(projection, layer.method(), nursery.today()) : List.of(),
-                one.inForce() ? odds(projection, context.rules()) : List.of(),
-                state.plant() == null
-                        ? null
-                        : new LayerCard.PlantView(
-                                layer.standsAt() == null ? mother.placeId() : layer.standsAt(),
-                                state.plant().severedOn(),
-                                state.plant().rung(),
-                                state.plant().rungSince(),
-                                state.plant().potted(),
-                                state.plant().mossSince(),
-                                state.plant().ladder(),
-                                state.stubTidied(),
-                                new GrowingYears(context.climate(), species.opensAtMeanC())
-                                        .opensNextYear(state.plant().severedOn())
-                                        .orElse(null)),
-                suggested(projection, context, format));
+                                .toList()))
+                .species(new LayerCard.SpeciesOf(
+                        species.code(), species.botanical(), species.common(), species.hazards()))
+                .recipe(recipe(layer, state, nursery))
+                .setOn(state.setOn())
+                .ringedOn(state.ringedOn())
+                .lookedOn(
+                        state.looks().isEmpty()
+                                ? null
+                                : state.looks().get(state.looks().size() - 1).on())
+                .drawing(drawing(projection, context))
+                .stage(state.stage())
+                .sectors(state.sectors().densities())
+                .fillPercent(state.fillPercent())
+                .coverage(state.sectors().coverage())
+                .widestGapDeg(state.sectors().widestGapDeg())
+                .conditions(state.conditions())
+                .attempts(state.attempts())
+                .advice(advice)
+                .alsoDo(
+                        one.inForce()
+                                ? projection.alsoDo().stream()
+                                        .sorted()
+                                        .map(also -> new LayerCard.Also(
+                                                also.name(),
+                                                words.also(also, projection, context, format),
+                                                words.coverOf(also, projection, context, nursery.today())))
+                                        .toList()
+                                : List.of())
+                .jobs(one.inForce() ? jobs(projection, layer.method(), nursery.today()) : List.of())
+                .odds(one.inForce() ? odds(projection, context.rules()) : List.of())
+                .plant(
+                        state.plant() == null
+                                ? null
+                                : new LayerCard.PlantView(
+                                        layer.standsAt() == null ? mother.placeId() : layer.standsAt(),
+                                        state.plant().severedOn(),
+                                        state.plant().rung(),
+                                        state.plant().rungSince(),
+                                        state.plant().potted(),
+                                        state.plant().mossSince(),
+                                        state.plant().ladder(),
+                                        state.stubTidied(),
+                                        new GrowingYears(context.climate(), species.opensAtMeanC())
+                                                .opensNextYear(state.plant().severedOn())
+                                                .orElse(null)))
+                .suggested(suggested(projection, context, format))
+                .build();
     }
 
     /** The recipe that it goes by now. */

@@ -1,5 +1,7 @@
 package org.kindgirdle.server.layers;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Tuple;
 import jakarta.persistence.criteria.CriteriaBuilder;
@@ -60,6 +62,8 @@ public class LayerList {
      * @param ownRecords that its dates rest on; 0 for the profile
      * @param job code and {@code jobLabel} words of what is next; null when nothing is
      */
+    @RecordBuilder
+    @RecordBuilder.Options(builderMode = BuilderMode.STAGED)
     record LayerLine(
             String code,
             LayerPhase phase,
@@ -175,27 +179,28 @@ public class LayerList {
     private LayerLine line(Row row, NurserySnapshot nursery) {
         MotherView mother = nursery.mother(row.motherId);
         SpeciesProfile profile = nursery.species(mother.speciesCode()).profile();
-        return new LayerLine(
-                row.code,
-                row.phase,
-                row.stage,
-                row.fillPercent,
-                row.setOn,
-                row.ready10On,
-                row.ready50On,
-                row.ready90On,
-                nursery.time(profile).records(),
-                row.job,
-                row.job == null ? null : words.job(row.job, row.method),
-                row.jobFrom,
-                row.jobBy,
-                row.rung,
-                row.conflicts,
-                mother.code(),
-                mother.variety(),
-                nursery.place(row.standsAt == null ? mother.placeId() : row.standsAt)
-                        .name(),
-                profile.common());
+        return LayerListLayerLineBuilder.builder()
+                .code(row.code)
+                .phase(row.phase)
+                .stage(row.stage)
+                .fillPercent(row.fillPercent)
+                .setOn(row.setOn)
+                .ready10On(row.ready10On)
+                .ready50On(row.ready50On)
+                .ready90On(row.ready90On)
+                .ownRecords(nursery.time(profile).records())
+                .job(row.job)
+                .jobLabel(row.job == null ? null : words.job(row.job, row.method))
+                .jobFrom(row.jobFrom)
+                .jobBy(row.jobBy)
+                .rung(row.rung)
+                .conflicts(row.conflicts)
+                .mother(mother.code())
+                .variety(mother.variety())
+                .place(nursery.place(row.standsAt == null ? mother.placeId() : row.standsAt)
+                        .name())
+                .species(profile.common())
+                .build();
     }
 
     /** What comes after the last line of the page before, in an order. */

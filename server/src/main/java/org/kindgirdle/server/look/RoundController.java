@@ -81,22 +81,23 @@ class RoundController {
                         .mapToLong(RoundView.DayAhead::jobs)
                         .sum()
                 + due.countFrom(today.plusDays(Walk.DAYS_AHEAD));
-        return new RoundView(
-                today,
-                clock.now(),
-                clock.systemNow(),
-                asked,
-                nursery.site().roundDays().contains(asked.getDayOfWeek()),
-                next,
-                day == null ? 0 : day.jobs().size(),
-                day == null ? 0 : day.minutes(),
-                nursery.site().roundMinutes(),
-                day == null ? 0 : day.overMinutes(),
-                later,
-                day == null ? List.of() : walk.places(nursery, planned, day),
-                ahead,
-                leaves.asked(nursery),
-                changes.today());
+        return RoundViewBuilder.builder()
+                .today(today)
+                .now(clock.now())
+                .takenAt(clock.systemNow())
+                .on(asked)
+                .roundDay(nursery.site().roundDays().contains(asked.getDayOfWeek()))
+                .nextRoundOn(next)
+                .jobs(day == null ? 0 : day.jobs().size())
+                .minutes(day == null ? 0 : day.minutes())
+                .roundMinutes(nursery.site().roundMinutes())
+                .overMinutes(day == null ? 0 : day.overMinutes())
+                .later(later)
+                .places(day == null ? List.of() : walk.places(nursery, planned, day))
+                .ahead(ahead)
+                .leaves(leaves.asked(nursery))
+                .doneToday(changes.today())
+                .build();
     }
 
     /** The same on paper, with boxes to tick. */

@@ -1,5 +1,7 @@
 package org.kindgirdle.server.look;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -21,6 +23,8 @@ import org.kindgirdle.server.layers.LayerChanges;
  * @param leaves of which somebody on the walk should look whether they have come or fallen
  * @param doneToday what was recorded today, by anyone, the newest first
  */
+@RecordBuilder
+@RecordBuilder.Options(builderMode = BuilderMode.STAGED)
 record RoundView(
         LocalDate today,
         Instant now,

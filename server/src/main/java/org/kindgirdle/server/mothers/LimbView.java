@@ -1,6 +1,7 @@
 package org.kindgirdle.server.mothers;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -26,6 +27,7 @@ import org.kindgirdle.server.problem.Within;
  * @param goneOn since when it is off the mother; null while it stands
  */
 @RecordBuilder
+@RecordBuilder.Options(builderMode = BuilderMode.STANDARD_AND_STAGED)
 public record LimbView(
         @Nullable Long id,
         @NotNull @Within(low = 1, high = 1e12) Long motherId,

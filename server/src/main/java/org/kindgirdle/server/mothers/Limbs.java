@@ -125,21 +125,22 @@ public class Limbs {
     }
 
     private static LimbView view(Limb one) {
-        return new LimbView(
-                one.id,
-                one.motherId,
-                one.name,
-                one.diameterMm,
-                one.wood,
-                one.leanDeg,
-                one.lengthMm,
-                one.nodes,
-                one.leaves,
-                one.toBePruned,
-                one.shootBelow,
-                one.note,
-                one.measuredOn,
-                one.goneOn,
-                one.version);
+        return LimbViewBuilder.stagedBuilder()
+                .id(one.id)
+                .motherId(one.motherId)
+                .name(one.name)
+                .diameterMm(one.diameterMm)
+                .wood(one.wood)
+                .leanDeg(one.leanDeg)
+                .lengthMm(one.lengthMm)
+                .nodes(one.nodes)
+                .leaves(one.leaves)
+                .toBePruned(one.toBePruned)
+                .shootBelow(one.shootBelow)
+                .note(one.note)
+                .measuredOn(one.measuredOn)
+                .goneOn(one.goneOn)
+                .version(one.version)
+                .build();
     }
 }

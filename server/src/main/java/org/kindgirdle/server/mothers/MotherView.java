@@ -1,6 +1,7 @@
 package org.kindgirdle.server.mothers;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -24,6 +25,7 @@ import org.kindgirdle.server.problem.Within;
  * @param mergedInto the record that it was merged into; read only
  */
 @RecordBuilder
+@RecordBuilder.Options(builderMode = BuilderMode.STANDARD_AND_STAGED)
 public record MotherView(
         @Nullable Long id,
 

@@ -294,23 +294,24 @@ public class Mothers {
     }
 
     private static MotherView view(Mother one) {
-        return new MotherView(
-                one.id,
-                one.code,
-                one.speciesCode,
-                one.variety,
-                one.placeId,
-                one.rootRun,
-                one.vigour,
-                one.plantedYear,
-                one.sick,
-                one.toBeCutDown,
-                one.rights,
-                one.permission,
-                one.leafyShoots,
-                one.note,
-                one.retiredOn,
-                one.mergedInto,
-                one.version);
+        return MotherViewBuilder.stagedBuilder()
+                .id(one.id)
+                .code(one.code)
+                .speciesCode(one.speciesCode)
+                .variety(one.variety)
+                .placeId(one.placeId)
+                .rootRun(one.rootRun)
+                .vigour(one.vigour)
+                .plantedYear(one.plantedYear)
+                .sick(one.sick)
+                .toBeCutDown(one.toBeCutDown)
+                .rights(one.rights)
+                .permission(one.permission)
+                .leafyShoots(one.leafyShoots)
+                .note(one.note)
+                .retiredOn(one.retiredOn)
+                .mergedInto(one.mergedInto)
+                .version(one.version)
+                .build();
     }
 }

@@ -103,22 +103,23 @@ class LayersWanted {
                         supplies.get().mix(recipe.medium()),
                         Effort.minutesToSet(rules, recipe.isReadyBag()))));
         Format format = new Format(person.units(), today);
-        return new NumbersView(
-                layers,
-                plants.rooting().chances().mean(),
-                plants.rooting().records(),
-                plants.establishing().chances().mean(),
-                plants.establishing().records(),
-                latest,
-                words.howMany(layers, query.wanted(), query.by(), latest, roomTotal, format),
-                shortfalls(plants.released(), layers, query.wanted()),
-                room,
-                roomTotal,
-                new NumbersView.EffortView(
-                        effort.set(), effort.looks(), effort.topUps(), effort.sever(), effort.minutes()),
-                weeks(nursery, effort, start, visits.orElse(null)),
-                materials(list),
-                cost(list, effort, plants.released().mean() * layers));
+        return NumbersViewBuilder.builder()
+                .layers(layers)
+                .rooting(plants.rooting().chances().mean())
+                .rootingRecords(plants.rooting().records())
+                .establishing(plants.establishing().chances().mean())
+                .establishingRecords(plants.establishing().records())
+                .latestSetOn(latest)
+                .headline(words.howMany(layers, query.wanted(), query.by(), latest, roomTotal, format))
+                .shortfalls(shortfalls(plants.released(), layers, query.wanted()))
+                .room(room)
+                .roomTotal(roomTotal)
+                .effort(new NumbersView.EffortView(
+                        effort.set(), effort.looks(), effort.topUps(), effort.sever(), effort.minutes()))
+                .weeks(weeks(nursery, effort, start, visits.orElse(null)))
+                .materials(materials(list))
+                .cost(cost(list, effort, plants.released().mean() * layers))
+                .build();
     }
 
     static void checkDay(LocalDate by, LocalDate today) {

@@ -215,39 +215,44 @@ public class LimbStands {
     }
 
     private StockView.LimbStand stand(Weighed one, String advice, int motherRoom, List<Remark> remarks, Format format) {
-        return new StockView.LimbStand(
-                one.limb(),
-                one.shape().lengthMm(),
-                one.shape().nodes(),
-                one.shape().leaves(),
-                cutBackOn(one.limb(), one.on()),
-                advice,
-                one.score().isSuitable(),
-                one.score().points(),
-                2 * LimbScore.Criterion.values().length,
-                one.score().lines().stream()
+        return StockViewLimbStandBuilder.builder()
+                .limb(one.limb())
+                .lengthMm(one.shape().lengthMm())
+                .nodes(one.shape().nodes())
+                .leaves(one.shape().leaves())
+                .cutBackOn(cutBackOn(one.limb(), one.on()))
+                .advice(advice)
+                .suitable(one.score().isSuitable())
+                .points(one.score().points())
+                .most(2 * LimbScore.Criterion.values().length)
+                .lines(one.score().lines().stream()
                         .map(line -> new StockView.ScoreLine(
                                 line.criterion(), line.points(), words.line(one.score(), line, format)))
-                        .toList(),
-                balls(one.room().layout(), one.on().balls()),
-                one.ballMm(),
-                one.room().free().stream()
+                        .toList())
+                .balls(balls(one.room().layout(), one.on().balls()))
+                .ballMm(one.ballMm())
+                .free(one.room().free().stream()
                         .map(free -> new StockView.FreeStretch(free.fromTipMm(), free.toTipMm()))
-                        .toList(),
-                one.isGone() ? 0 : Math.min(motherRoom, one.room().more()),
-                spots(one.limb(), one.shape(), one.room(), one.ballMm()),
-                words.faults(one.room().layout(), one.limb().name(), format),
-                one.againOn() == null || one.isGone()
-                        ? remarks
-                        : Stream.concat(
-                                        Stream.of(new Remark(
-                                                Level.CAUTION,
-                                                "RESTS",
-                                                words.rests(
-                                                        one.limb().name(), cutOn(one.on()), one.againOn(), format))),
-                                        remarks.stream())
-                                .toList(),
-                one.on().ever());
+                        .toList())
+                .more(one.isGone() ? 0 : Math.min(motherRoom, one.room().more()))
+                .spots(spots(one.limb(), one.shape(), one.room(), one.ballMm()))
+                .faults(words.faults(one.room().layout(), one.limb().name(), format))
+                .remarks(
+                        one.againOn() == null || one.isGone()
+                                ? remarks
+                                : Stream.concat(
+                                                Stream.of(new Remark(
+                                                        Level.CAUTION,
+                                                        "RESTS",
+                                                        words.rests(
+                                                                one.limb().name(),
+                                                                cutOn(one.on()),
+                                                                one.againOn(),
+                                                                format))),
+                                                remarks.stream())
+                                        .toList())
+                .ever(one.on().ever())
+                .build();
     }
 
     private static List<LimbRoom.Standing> standing(TakenFromMothers.OnLimb on) {

@@ -1,5 +1,7 @@
 package org.kindgirdle.server.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  * @param materials what they use
  * @param cost by the house's own prices
  */
+@RecordBuilder
+@RecordBuilder.Options(builderMode = BuilderMode.STAGED)
 record NumbersView(
         int layers,
         double rooting,

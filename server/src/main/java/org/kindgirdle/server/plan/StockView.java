@@ -1,5 +1,7 @@
 package org.kindgirdle.server.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -50,6 +52,8 @@ final class StockView {
      * @param remarks on rings on it
      * @param ever layers that came from it
      */
+    @RecordBuilder
+    @RecordBuilder.Options(builderMode = BuilderMode.STAGED)
     record LimbStand(
             LimbView limb,
             double lengthMm,

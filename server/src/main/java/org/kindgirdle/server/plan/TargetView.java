@@ -1,5 +1,7 @@
 package org.kindgirdle.server.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 
@@ -14,6 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param more layers to set now, to be as sure as is wanted; null if it is too late, or none are
  * @param latestSetOn the last day for those
  */
+@RecordBuilder
+@RecordBuilder.Options(builderMode = BuilderMode.STAGED)
 public record TargetView(
         long id,
         String name,

@@ -113,30 +113,32 @@ public class Targets {
         LikelyNumber likely = likely(plants, tally, 0);
         Integer more = plants.latestSetOn() == null ? null : more(plants, tally, likely);
         Format format = new Format(person.units(), nursery.today());
-        return new TargetView(
-                id(row),
-                row.name,
-                row.speciesCode,
-                nursery.species(row.speciesCode).profile().common(),
-                row.variety,
-                row.wanted,
-                row.wantedBy,
-                row.confidence,
-                row.countsFrom,
-                row.layers,
-                words.target(tally.released(), likely, row.wanted, row.confidence, more, plants.latestSetOn(), format),
-                tally.set(),
-                tally.rooted(),
-                tally.potted(),
-                tally.released(),
-                tally.lost(),
-                likely.expected(),
-                likely.low(),
-                likely.high(),
-                likely.reachedP(),
-                more,
-                plants.latestSetOn(),
-                row.version);
+        return TargetViewBuilder.builder()
+                .id(id(row))
+                .name(row.name)
+                .speciesCode(row.speciesCode)
+                .common(nursery.species(row.speciesCode).profile().common())
+                .variety(row.variety)
+                .wanted(row.wanted)
+                .by(row.wantedBy)
+                .confidence(row.confidence)
+                .countsFrom(row.countsFrom)
+                .layers(row.layers)
+                .headline(words.target(
+                        tally.released(), likely, row.wanted, row.confidence, more, plants.latestSetOn(), format))
+                .set(tally.set())
+                .rooted(tally.rooted())
+                .potted(tally.potted())
+                .released(tally.released())
+                .lost(tally.lost())
+                .expected(likely.expected())
+                .low(likely.low())
+                .high(likely.high())
+                .reachedP(likely.reachedP())
+                .more(more)
+                .latestSetOn(plants.latestSetOn())
+                .version(row.version)
+                .build();
     }
 
     /** What is likely to come of what is there, and of so many further layers that are set in time. */

@@ -119,35 +119,40 @@ class SeverToday {
         LocalDate today = nursery.today();
         NextStep step = Objects.requireNonNull(one.projection().verdict()).step();
         boolean medium = context.recipe().method().hasMedium();
-        return new SeveringView.ToSever(
-                one.code(),
-                group(step),
-                context.species().common(),
-                one.mother().variety(),
-                one.mother().code(),
-                one.limbId() == null ? null : limbNames.get(one.limbId()),
-                one.placeId(),
-                nursery.place(one.placeId()).name(),
-                state.stage(),
-                state.fillPercent(),
-                step,
-                words.advice(one.projection(), context, format).headline(),
-                severWords
+        return SeveringViewToSeverBuilder.builder()
+                .code(one.code())
+                .group(group(step))
+                .species(context.species().common())
+                .variety(one.mother().variety())
+                .mother(one.mother().code())
+                .limb(one.limbId() == null ? null : limbNames.get(one.limbId()))
+                .placeId(one.placeId())
+                .place(nursery.place(one.placeId()).name())
+                .stage(state.stage())
+                .fillPercent(state.fillPercent())
+                .step(step)
+                .headline(words.advice(one.projection(), context, format).headline())
+                .changed(severWords
                         .changed(ComingSteps.changed(state, context, today), step, format)
-                        .orElse(null),
-                SeverPoint.of(one.projection(), context, today).stream()
+                        .orElse(null))
+                .reasons(SeverPoint.of(one.projection(), context, today).stream()
                         .map(point -> new SeveringView.Reason(
                                 point.speaksFor(),
                                 severWords.point(point, state.set().school(), format)))
-                        .toList(),
-                state.set().school(),
-                state.set().specimen(),
-                state.set().fruitToKeep(),
-                leaves(state, context, today),
-                severBy(one),
-                medium ? Objects.requireNonNull(one.projection().forecast()).topUpOn() : null,
-                state.cutPlannedOn(),
-                one.first());
+                        .toList())
+                .school(state.set().school())
+                .specimen(state.set().specimen())
+                .fruitToKeep(state.set().fruitToKeep())
+                .leaves(leaves(state, context, today))
+                .by(severBy(one))
+                .driesOn(
+                        medium
+                                ? Objects.requireNonNull(one.projection().forecast())
+                                        .topUpOn()
+                                : null)
+                .cutOn(state.cutPlannedOn())
+                .first(one.first())
+                .build();
     }
 
     private static SeveringView.Group group(NextStep step) {

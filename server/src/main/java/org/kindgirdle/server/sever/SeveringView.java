@@ -1,5 +1,7 @@
 package org.kindgirdle.server.sever;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -60,6 +62,8 @@ record SeveringView(LocalDate today, List<PlaceWeek> weeks, List<ToSever> layers
      * @param first codes that must come off before it, from the tip down
      * @param leaves beyond the ring as they were counted, 0 while it has none
      */
+    @RecordBuilder
+    @RecordBuilder.Options(builderMode = BuilderMode.STAGED)
     record ToSever(
             String code,
             Group group,

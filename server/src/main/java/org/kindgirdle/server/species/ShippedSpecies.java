@@ -17,6 +17,7 @@ import org.kindgirdle.core.growth.CardinalTemperatures;
 import org.kindgirdle.core.growth.Habit;
 import org.kindgirdle.core.growth.OwnRoots;
 import org.kindgirdle.core.growth.SpeciesProfile;
+import org.kindgirdle.core.growth.SpeciesProfileBuilder;
 import org.kindgirdle.core.set.Difficulty;
 import org.kindgirdle.server.opening.BeforeServing;
 import org.springframework.core.annotation.Order;
@@ -67,29 +68,31 @@ class ShippedSpecies implements BeforeServing {
     }
 
     private static SpeciesProfile profile(String[] cell) {
-        return new SpeciesProfile(
-                cell[0],
-                cell[1],
-                cell[2],
-                Difficulty.valueOf(cell[3]),
-                Double.parseDouble(cell[4]),
-                Double.parseDouble(cell[5]),
-                new CardinalTemperatures(
-                        Double.parseDouble(cell[6]), Double.parseDouble(cell[7]), Double.parseDouble(cell[8])),
-                Double.parseDouble(cell[9]),
-                Double.parseDouble(cell[10]),
-                Habit.valueOf(cell[11]),
-                Double.parseDouble(cell[12]),
-                Boolean.parseBoolean(cell[13]),
-                Boolean.parseBoolean(cell[14]),
-                Boolean.parseBoolean(cell[15]),
-                Boolean.parseBoolean(cell[16]),
-                OwnRoots.valueOf(cell[17]),
-                Boolean.parseBoolean(cell[18]),
-                cell[19],
-                cell[20],
-                cell[21],
-                // the shipped table does not say: what drops its leaves and bears hard frost needs a winter
-                null);
+        return SpeciesProfileBuilder.builder()
+                .code(cell[0])
+                .botanical(cell[1])
+                .common(cell[2])
+                .difficulty(Difficulty.valueOf(cell[3]))
+                .d50ThermalDays(Double.parseDouble(cell[4]))
+                .sigma(Double.parseDouble(cell[5]))
+                .cardinals(new CardinalTemperatures(
+                        Double.parseDouble(cell[6]), Double.parseDouble(cell[7]), Double.parseDouble(cell[8])))
+                .opensAtMeanC(Double.parseDouble(cell[9]))
+                .leafCm2(Double.parseDouble(cell[10]))
+                .habit(Habit.valueOf(cell[11]))
+                .frostHardyToC(Double.parseDouble(cell[12]))
+                .bridgesReadily(Boolean.parseBoolean(cell[13]))
+                .preformedRoots(Boolean.parseBoolean(cell[14]))
+                .resproutsFromBareTrunk(Boolean.parseBoolean(cell[15]))
+                .buryNodesOk(Boolean.parseBoolean(cell[16]))
+                .ownRoots(OwnRoots.valueOf(cell[17]))
+                .twoSeasons(Boolean.parseBoolean(cell[18]))
+                .regulated(cell[19])
+                .hazards(cell[20])
+                .note(cell[21])
+                .needsWinter( // the shipped table does not say: what drops its leaves and bears hard frost needs a
+                        // winter
+                        null)
+                .build();
     }
 }

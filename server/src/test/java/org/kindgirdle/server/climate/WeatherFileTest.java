@@ -98,7 +98,7 @@ class WeatherFileTest {
         String wide = IntStream.range(0, 1000).mapToObj(i -> "c" + i).collect(Collectors.joining(","));
         assertThat(read(wide + "\n").bad())
                 .singleElement()
-                .satisfies(bad -> assertThat(bad.value()).isEqualTo("1000 columns"));
+                .satisfies(bad -> assertThat(bad.message()).contains("1000 columns"));
         assertThat(read("").bad())
                 .singleElement()
                 .satisfies(bad -> assertThat(bad.message()).contains("empty"));

@@ -1,52 +1,67 @@
-package org.kindgirdle.server.exchange;
+package org.kindgirdle.server.security;
 
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import org.kindgirdle.server.security.CurrentPerson;
-import org.kindgirdle.server.security.People;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
  * Who may come in when a nursery takes the place of another: whoever is known by the same name keeps the password, and
- * whoever does it stays an owner. All others wait for an owner to give them one.
+ * whoever does it stays an owner. All others wait for an owner to give them one. By SQL on the connection that replaces
+ * the rest, so that it counts with it or not at all.
  */
 @Component
-class NurseryPeople {
+public class ReplacedPeople {
 
     private final JdbcTemplate jdbc;
     private final CurrentPerson person;
     private final People people;
+    private final ApplicationEventPublisher events;
 
-    NurseryPeople(JdbcTemplate jdbc, CurrentPerson person, People people) {
+    ReplacedPeople(JdbcTemplate jdbc, CurrentPerson person, People people, ApplicationEventPublisher events) {
         this.jdbc = jdbc;
         this.person = person;
         this.people = people;
+        this.events = events;
     }
 
-    record Known(long id, String hash, String fullName, String units) {}
+    private record Known(long id, String hash, String fullName, String units) {}
 
-    /** @param byName everybody who is here */
-    record Before(String owner, Map<String, Known> byName, Map<Long, String> calendars) {}
+    /** Who is here before it. */
+    public static final class Before {
 
-    Before before() {
+        private final String owner;
+        private final Map<String, Known> byName;
+
+        private Before(String owner, Map<String, Known> byName) {
+            this.owner = owner;
+            this.byName = byName;
+        }
+    }
+
+    /**
+     * People have other numbers now: what was kept by one must not become another's.
+     *
+     * @param were the numbers that those had whose number is another
+     * @param owner the number of who replaces the nursery
+     */
+    public record Renumbered(Set<Long> were, long owner) {}
+
+    public Before before() {
         Map<String, Known> known = new HashMap<>();
         jdbc.query("select name, id, password_hash, full_name, units from person", row -> {
             known.put(
                     row.getString(1), new Known(row.getLong(2), row.getString(3), row.getString(4), row.getString(5)));
         });
-        Map<Long, String> calendars = new HashMap<>();
-        jdbc.query("select c.person_id, p.name from calendar_address c join person p on p.id = c.person_id", row -> {
-            calendars.put(row.getLong(1), row.getString(2));
-        });
-        return new Before(person.name(), known, calendars);
+        return new Before(person.name(), known);
     }
 
     /** The people of the file are there. */
-    void after(Before before) {
+    public void after(Before before) {
         Known owner = Objects.requireNonNull(before.byName.get(before.owner));
         Map<String, Long> now = ids();
         if (!now.containsKey(before.owner)) {
@@ -66,31 +81,23 @@ class NurseryPeople {
     }
 
     /**
-     * Sessions, calendars and files hold on to a person by a number, which may be another one now. Last of all, right
-     * before it counts: who is signed in reads on until then.
+     * Sessions and what else holds on to a person by a number, which may be another one now. Last of all, right before
+     * it counts: who is signed in reads on until then.
      */
-    void moved(Before before) {
+    public void moved(Before before) {
         Map<String, Long> now = ids();
-        Set<String> renumbered = new HashSet<>();
-        before.byName.forEach((name, known) -> {
-            if (!Objects.equals(now.get(name), known.id)) {
-                renumbered.add(name);
-            }
-        });
+        Set<Long> renumbered = before.byName.entrySet().stream()
+                .filter(one -> !Objects.equals(now.get(one.getKey()), one.getValue().id))
+                .map(one -> one.getValue().id)
+                .collect(Collectors.toSet());
         people.changed();
         jdbc.update("delete from known_device");
         // a session remembers the role of before: whoever else is signed in comes in anew
         jdbc.update("delete from SPRING_SESSION where principal_name <> ?", before.owner);
-        if (renumbered.isEmpty()) {
-            return;
+        if (!renumbered.isEmpty()) {
+            jdbc.update("delete from SPRING_SESSION");
+            events.publishEvent(new Renumbered(renumbered, Objects.requireNonNull(now.get(before.owner))));
         }
-        jdbc.update("delete from SPRING_SESSION");
-        jdbc.update("update import_file set person_id = ?", now.get(before.owner));
-        before.calendars.forEach((id, name) -> {
-            if (renumbered.contains(name)) {
-                jdbc.update("delete from calendar_address where person_id = ?", id);
-            }
-        });
     }
 
     private Map<String, Long> ids() {

@@ -1,4 +1,4 @@
-package org.kindgirdle.server.exchange;
+package org.kindgirdle.server.csv;
 
 import java.io.BufferedReader;
 import java.io.ByteArrayInputStream;
@@ -8,6 +8,7 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.SequenceInputStream;
+import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
@@ -16,7 +17,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.Iterator;
 import java.util.List;
@@ -30,7 +30,7 @@ import org.jspecify.annotations.Nullable;
  * Reads a CSV file row by row, however long it is. Spreadsheets write commas, semicolons or tabs, and UTF-8 or the
  * Windows code page: the file tells which.
  */
-final class CsvRows implements AutoCloseable {
+public final class CsvRows implements AutoCloseable {
 
     /** Nothing that anybody types is longer; an unclosed quotation mark is. */
     private static final int LONGEST_ROW = 1_000_000;
@@ -45,67 +45,134 @@ final class CsvRows implements AutoCloseable {
     private long line;
 
     /** The file can't be read on; the message says from where, and what to do. */
-    static final class UnreadableException extends RuntimeException {
+    public static final class UnreadableException extends RuntimeException {
 
-        UnreadableException(String message) {
+        private final long line;
+
+        UnreadableException(long line, String message) {
             super(message);
+            this.line = line;
+        }
+
+        /** Of the file, from 1. */
+        public long line() {
+            return line;
         }
     }
 
-    /** @param cells as they stand there, in the order of the header; those that the row lacks are empty */
-    record Line(long number, List<String> cells) {}
+    /**
+     * @param number of the file's line in which it begins, from 1
+     * @param cells as they stand there
+     */
+    public record Line(long number, List<String> cells) {}
 
-    CsvRows(Path file) throws IOException {
-        Charset charset = charset(file);
-        this.limited = new Limited(reader(file, charset));
+    /** Opens what is read from its beginning; it is done more than once. */
+    private interface Source {
+        Reader open() throws IOException;
+    }
+
+    private CsvRows(Source source) throws IOException {
+        this.limited = new Limited(source.open());
         this.parser = CSVParser.parse(
                 limited,
                 CSVFormat.DEFAULT
                         .builder()
-                        .setDelimiter(delimiter(file, charset))
+                        .setDelimiter(delimiter(source))
                         .setIgnoreEmptyLines(true)
                         .setLenientEof(false)
                         .get());
         this.records = parser.iterator();
         Line first = next();
         if (first == null) {
-            throw new UnreadableException("The file is empty; it needs a header, and a row for each thing.");
+            throw new UnreadableException(1, "The file is empty; it needs a header, and a row for each thing.");
         }
         this.header = first.cells.stream()
-                .map(one -> Cells.unguarded(one.replace("\uFEFF", "").strip()))
+                .map(one -> unguarded(one.replace("\uFEFF", "").strip()))
                 .toList();
-        checkHeader();
+        checkHeader(first.number);
     }
 
-    private void checkHeader() {
+    /** @throws UnreadableException if it has no header that tells its columns apart */
+    public static CsvRows of(Path file) throws IOException {
+        Charset charset = charset(file);
+        return new CsvRows(() -> reader(file, charset));
+    }
+
+    /** @throws UnreadableException if it has no header that tells its columns apart */
+    public static CsvRows of(String text) throws IOException {
+        // the line of a last row without an end would be counted as the one before
+        return new CsvRows(() -> new StringReader(text + "\n"));
+    }
+
+    /** A cell without the one apostrophe that keeps a spreadsheet from taking it for a formula. */
+    public static String unguarded(String text) {
+        return text.startsWith("'") ? text.substring(1) : text;
+    }
+
+    private void checkHeader(long at) {
         if (header.size() > MAX_COLUMNS) {
-            throw new UnreadableException("The first line has " + header.size() + " columns; up to " + MAX_COLUMNS
-                    + " can be read. Is it a CSV file with a header?");
+            throw new UnreadableException(
+                    at,
+                    "The first line has " + header.size() + " columns; up to " + MAX_COLUMNS
+                            + " can be read. Is it a CSV file with a header?");
         }
         Set<String> seen = new HashSet<>();
         for (String name : header) {
             if (!name.isEmpty() && !seen.add(name)) {
-                throw new UnreadableException("The column \"" + name
-                        + "\" stands in the header twice. Give one of the two another name, and send the file again.");
+                throw new UnreadableException(
+                        at,
+                        "The column \"" + name
+                                + "\" stands in the header twice. Give one of the two another name, and send the file again.");
             }
         }
         if (seen.isEmpty()) {
-            throw new UnreadableException("The first line is to be a header with the names of the columns.");
+            throw new UnreadableException(at, "The first line is to be a header with the names of the columns.");
         }
     }
 
-    List<String> header() {
+    /** Names of the columns. */
+    public List<String> header() {
         return header;
     }
 
-    /** The next row that is not empty; null after the last. */
-    @Nullable
-    Line next() {
+    /**
+     * The next row that is not empty, with as many cells as the header has: those that it lacks are empty.
+     *
+     * @return null after the last
+     * @throws UnreadableException if it has more of them, or can't be read
+     */
+    public @Nullable Line next() {
+        Line found = nextAsWritten();
+        if (found == null || header == null) {
+            return found;
+        }
+        List<String> cells = found.cells;
+        if (cells.size() > header.size()
+                && cells.subList(header.size(), cells.size()).stream().anyMatch(one -> !one.isBlank())) {
+            throw new UnreadableException(
+                    found.number,
+                    "Line " + found.number + " has " + cells.size() + " cells, and the header " + header.size()
+                            + ". Perhaps a text with a comma in it is not in quotation marks.");
+        }
+        List<String> fitted = new ArrayList<>(cells.subList(0, Math.min(cells.size(), header.size())));
+        while (fitted.size() < header.size()) {
+            fitted.add("");
+        }
+        return new Line(found.number, fitted);
+    }
+
+    /**
+     * The next row that is not empty, with the cells that it has.
+     *
+     * @return null after the last
+     * @throws UnreadableException if it can't be read
+     */
+    public @Nullable Line nextAsWritten() {
         try {
             while (records.hasNext()) {
                 CSVRecord record = records.next();
                 limited.read = 0;
-                List<String> cells = new ArrayList<>(Arrays.asList(record.values()));
+                List<String> cells = record.toList();
                 long end = parser.getCurrentLineNumber();
                 // blank lines before it and lines within its cells: what is counted is where it begins
                 long number = end
@@ -115,27 +182,16 @@ final class CsvRows implements AutoCloseable {
                                         .count())
                                 .sum();
                 line = end;
-                if (header != null) {
-                    if (cells.size() > header.size()
-                            && cells.subList(header.size(), cells.size()).stream()
-                                    .anyMatch(one -> !one.isBlank())) {
-                        throw new UnreadableException("Line " + number + " has " + cells.size()
-                                + " cells, and the header " + header.size()
-                                + ". Perhaps a text with a comma in it is not in quotation marks.");
-                    }
-                    while (cells.size() < header.size()) {
-                        cells.add("");
-                    }
-                    cells = cells.subList(0, header.size());
-                }
                 if (cells.stream().anyMatch(cell -> !cell.isBlank())) {
                     return new Line(number, cells);
                 }
             }
             return null;
         } catch (IllegalStateException | UncheckedIOException broken) {
-            throw new UnreadableException("The file can't be read on from line " + (line + 1)
-                    + ": a quotation mark is not closed there, or stands in the middle of a cell.");
+            throw new UnreadableException(
+                    line + 1,
+                    "The file can't be read on from line " + (line + 1)
+                            + ": a quotation mark is not closed there, or stands in the middle of a cell.");
         }
     }
 
@@ -170,10 +226,10 @@ final class CsvRows implements AutoCloseable {
     }
 
     /** The sign that stands most often between the names of the header. */
-    private static char delimiter(Path file, Charset charset) throws IOException {
+    private static char delimiter(Source source) throws IOException {
         int[] counts = new int[3];
         boolean quoted = false;
-        try (Reader in = reader(file, charset)) {
+        try (Reader in = source.open()) {
             int sign = in.read();
             for (int i = 0; i < LONGEST_ROW && sign >= 0 && (quoted || sign != '\n' && sign != '\r'); i++) {
                 if (sign == '"') {

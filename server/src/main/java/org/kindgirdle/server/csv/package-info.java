@@ -1,0 +1,7 @@
+/** The rows of CSV files, whatever wrote them. */
+@ApplicationModule(allowedDependencies = {})
+@NullMarked
+package org.kindgirdle.server.csv;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;
