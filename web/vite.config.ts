@@ -46,5 +46,9 @@ export default defineConfig({
   // fonts stay files of their own: the policy of the pages allows no data: fonts
   build: { assetsInlineLimit: 0, target: 'es2022' },
   server: { proxy: { '/api': 'http://127.0.0.1:8090' } },
-  test: { include: ['src/**/*.test.ts'] },
+  test: {
+    include: ['src/**/*.test.ts'],
+    environment: 'happy-dom',
+    environmentOptions: { happyDOM: { url: 'http://localhost/' } },
+  },
 })

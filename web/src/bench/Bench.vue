@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -19,24 +19,16 @@ import PlanFor from './PlanFor.vue'
 import { useBench, type BatchBody, type BenchRow } from './useBench'
 import { useOutbox, type Waiting } from './useOutbox'
 import { useTrialRows } from './useTrialRows'
+import { allMothers, allRecipes, allSpecies } from '@/shared/api/nursery'
 
 /** What do I cut, mix and wrap? */
 const route = useRoute()
 const session = useSession()
 const { t } = useI18n()
 const queries = useQueryClient()
-const { data: mothers } = useQuery({
-  queryKey: ['mothers'],
-  queryFn: () => api<Schemas['MotherView'][]>('GET', '/mothers'),
-})
-const { data: species } = useQuery({
-  queryKey: ['species'],
-  queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
-})
-const { data: recipes } = useQuery({
-  queryKey: ['recipes'],
-  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
-})
+const { data: mothers } = useQuery(allMothers)
+const { data: species } = useQuery(allSpecies)
+const { data: recipes } = useQuery(allRecipes)
 
 const {
   head,
@@ -107,7 +99,7 @@ const sumsQuery = computed<Record<string, string>>(() => {
 
 const { data: page } = useQuery({
   queryKey: computed(() => ['mothers', 'page', head.value.motherId]),
-  queryFn: () => api<Schemas['MotherPage']>('GET', `/stock/${head.value.motherId}`),
+  queryFn: () => get('/api/v1/stock/{motherId}', { path: { motherId: head.value.motherId } }),
   enabled: computed(() => head.value.motherId !== ''),
 })
 const limbs = computed(() => (page.value?.limbs ?? []).filter((one) => !one.limb.goneOn))

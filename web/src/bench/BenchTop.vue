@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get } from '@/shared/api/client'
 import { methods } from '@/shared/api/methods'
 import Choice from '@/shared/ui/Choice.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import MotherPick from './MotherPick.vue'
 import type { BenchHead } from './useBench'
+import { allPlaces, houseSupplies } from '@/shared/api/nursery'
 
 /** What all rows of a batch have in common. */
 const head = defineModel<BenchHead>({ required: true })
@@ -16,17 +17,11 @@ const props = defineProps<{
   species: Schemas['SpeciesView'][]
   recipes: Schemas['RecipeView'][]
 }>()
-const { data: places } = useQuery({
-  queryKey: ['places'],
-  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-})
-const { data: supplies } = useQuery({
-  queryKey: ['supplies'],
-  queryFn: () => api<Schemas['SuppliesView']>('GET', '/supplies'),
-})
+const { data: places } = useQuery(allPlaces)
+const { data: supplies } = useQuery(houseSupplies)
 const { data: hands } = useQuery({
   queryKey: ['hands'],
-  queryFn: () => api<Schemas['Hands']>('GET', '/hands'),
+  queryFn: () => get('/api/v1/hands'),
 })
 const recipeOptions = computed<[string, string][]>(() =>
   props.recipes.map((one) => [String(one.id), one.name] as [string, string]),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { restsOn } from '@/shared/words'
 import { computed, ref } from 'vue'
-import { fetchFile, saveFile } from '@/shared/api/file'
+import { saveFile } from '@/shared/api/file'
 import type { Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
@@ -9,6 +9,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StemDrawing from '@/stem/StemDrawing.vue'
 import RowSums from './RowSums.vue'
 import type { BenchRow } from './useBench'
+import { fetchFile } from '@/shared/api/client'
 
 /** The row in hand: its branch to scale, on the screen and one to one on paper, and its sums. */
 const props = defineProps<{

@@ -2,8 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
-import { fetchFile } from '@/shared/api/file'
+import { type Schemas, get, fetchFile } from '@/shared/api/client'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -14,7 +13,7 @@ const OWN = 'OWN'
 const route = useRoute()
 const { data: grids } = useQuery({
   queryKey: ['label-grids'],
-  queryFn: () => api<Schemas['LabelGrid'][]>('GET', '/label-grids'),
+  queryFn: () => get('/api/v1/label-grids'),
 })
 const kept = restore()
 const code = ref(kept.code)

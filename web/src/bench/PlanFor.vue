@@ -9,6 +9,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
 import type { BatchBody } from './useBench'
+import { post } from '@/shared/api/client'
 
 /** Keeps what stands on the bench for another day. */
 const props = defineProps<{ body: BatchBody }>()
@@ -20,7 +21,9 @@ const open = ref(false)
 const day = ref(session.today)
 
 async function plan(): Promise<void> {
-  const kept = await send('POST', '/planned-batches', { day: day.value, batch: props.body })
+  const kept = await send((commandId) =>
+    post('/api/v1/planned-batches', { body: { day: day.value, batch: props.body }, commandId }),
+  )
   if (!kept) return
   open.value = false
   toast(`Planned for ${dayText(kept.day, session.today)}.`)

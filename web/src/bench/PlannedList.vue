@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
-import { api, newCommandId, type Schemas } from '@/shared/api/client'
+import { newCommandId, type Schemas, get, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -13,13 +13,17 @@ const queries = useQueryClient()
 const problem = ref<unknown>(null)
 const { data: planned } = useQuery({
   queryKey: ['planned'],
-  queryFn: () => api<Schemas['Planned'][]>('GET', '/planned-batches'),
+  queryFn: () => get('/api/v1/planned-batches'),
 })
 
 async function drop(one: Schemas['Planned']): Promise<void> {
   problem.value = null
   try {
-    await api('POST', `/planned-batches/${one.id}/dropping`, { version: one.version }, newCommandId())
+    await post('/api/v1/planned-batches/{plannedId}/dropping', {
+      path: { plannedId: one.id },
+      body: { version: one.version },
+      commandId: newCommandId(),
+    })
   } catch (failure) {
     problem.value = failure
   }

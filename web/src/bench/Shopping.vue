@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { area, litres, show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -23,7 +23,7 @@ const {
   refetch,
 } = useQuery({
   queryKey: computed(() => ['planned', 'list', day.value]),
-  queryFn: () => api<Schemas['ShoppingListView']>('GET', `/shopping-lists/${day.value}`),
+  queryFn: () => get('/api/v1/shopping-lists/{day}', { path: { day: day.value } }),
   placeholderData: keepPreviousData,
 })
 const hours = (minutes: number) =>

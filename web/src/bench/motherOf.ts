@@ -1,4 +1,4 @@
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 
 /** Five signs with or without the dash: what may be a layer's code, for the server to check. */
 const CODE = /^[0-9a-z]{3}[ -]?[0-9a-z]{2}$/i
@@ -19,6 +19,6 @@ export async function motherOf(text: string): Promise<string | null> {
   const layer = /\/layers\/([^/?#]+)\/?$/.exec(text.trim())
   const code = layer ? decodeURIComponent(layer[1]!) : text.trim()
   if (!layer && !looksLikeCode(code)) return null
-  const page = await api<Schemas['LayerPage']>('GET', `/layers/${encodeURIComponent(code)}`)
+  const page = await get('/api/v1/layers/{code}', { path: { code } })
   return String(page.mother.id)
 }

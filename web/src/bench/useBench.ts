@@ -1,5 +1,5 @@
 import { computed, onScopeDispose, ref, watch } from 'vue'
-import { api, Problem, type Schemas, type Violation } from '@/shared/api/client'
+import { Problem, type Schemas, type Violation, post, type Typed } from '@/shared/api/client'
 import { number, toSend, typed } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 
@@ -36,15 +36,7 @@ interface Draft {
 }
 
 /** A batch as it is sent, kept or planned. */
-export interface BatchBody {
-  motherId: number
-  recipeId: number
-  liveShootBelow?: boolean | null
-  hand?: string | null
-  hormone?: string | null
-  relief?: string | null
-  rows: Record<string, unknown>[]
-}
+export type BatchBody = Typed<Schemas['SetRequestSent']>
 
 const DRAFT = 'kg-bench-draft-2'
 const SETTLE_MS = 250
@@ -145,9 +137,11 @@ export function useBench(begin: { motherId: string }) {
     let answer: Schemas['SetPreview'] | null = null
     while (left.length && !answer) {
       try {
-        answer = await api<Schemas['SetPreview']>('POST', '/set-previews', {
-          ...all,
-          rows: left.map((index) => all.rows[index]),
+        answer = await post('/api/v1/set-previews', {
+          body: {
+            ...all,
+            rows: left.map((index) => all.rows[index]!),
+          },
         })
       } catch (failure) {
         if (mine !== asked) return

@@ -1,5 +1,5 @@
 import { onScopeDispose, ref } from 'vue'
-import { api, newCommandId, Problem, type Schemas } from '@/shared/api/client'
+import { newCommandId, Problem, post } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import type { BatchBody } from './useBench'
 
@@ -50,7 +50,7 @@ export function useOutbox(arrived: (codes: string[]) => void) {
 
   async function deliver(one: Waiting): Promise<Sent> {
     try {
-      const answer = await api<Schemas['BatchSet']>('POST', '/batches', one.body, one.id)
+      const answer = await post('/api/v1/batches', { body: one.body, commandId: one.id })
       return { codes: answer.codes }
     } catch (failure) {
       // whoever is signed out sends it after signing in again; what may have arrived goes again as it is

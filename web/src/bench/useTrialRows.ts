@@ -1,7 +1,7 @@
 import { watch, type Ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useQuery } from '@tanstack/vue-query'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 import type { BatchBody, BenchRow } from './useBench'
 
 /** The free places of one arm of a trial on one mother, as rows to be set; they come with the address of the page. */
@@ -10,7 +10,7 @@ export function useTrialRows(rows: Ref<BenchRow[]>, lay: (batch: BatchBody) => v
   const { trial, arm, mother } = route.query
   const { data } = useQuery({
     queryKey: ['trials', 'page', String(trial)],
-    queryFn: () => api<Schemas['TrialPage']>('GET', `/trials/${String(trial)}`),
+    queryFn: () => get('/api/v1/trials/{trialId}', { path: { trialId: String(trial) } }),
     enabled: trial !== undefined,
   })
   let laid = false
@@ -38,6 +38,8 @@ export function useTrialRows(rows: Ref<BenchRow[]>, lay: (batch: BatchBody) => v
           leavesBeyond: 8,
           fromUnionMm: 400,
           leanDeg: 30,
+          specimen: false,
+          fruitToKeep: false,
         })),
       })
     },

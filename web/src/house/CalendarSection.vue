@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, remove, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -13,7 +13,7 @@ const problem = ref<unknown>(null)
 const saving = ref(false)
 const { data: mine, refetch } = useQuery({
   queryKey: ['calendar'],
-  queryFn: () => api<Schemas['CalendarView']>('GET', '/me/calendar'),
+  queryFn: () => get('/api/v1/me/calendar'),
 })
 
 async function run(what: () => Promise<void>): Promise<void> {
@@ -30,11 +30,11 @@ async function run(what: () => Promise<void>): Promise<void> {
 }
 const renew = () =>
   run(async () => {
-    address.value = (await api<Schemas['CalendarAddress']>('POST', '/me/calendar', { replace: true })).address
+    address.value = (await post('/api/v1/me/calendar', { body: { replace: true } })).address
   })
-const remove = () =>
+const end = () =>
   run(async () => {
-    await api('DELETE', '/me/calendar')
+    await remove('/api/v1/me/calendar')
     address.value = ''
   })
 </script>
@@ -65,7 +65,7 @@ const remove = () =>
       <button class="btn" :disabled="saving" data-testid="renew-calendar" @click="renew">
         {{ mine.madeOn ? 'Make a new address' : 'Make an address' }}
       </button>
-      <button v-if="mine.madeOn" class="btn" :disabled="saving" @click="remove">Take it away</button>
+      <button v-if="mine.madeOn" class="btn" :disabled="saving" @click="end">Take it away</button>
     </div>
   </section>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, Problem } from '@/shared/api/client'
+import { Problem, post } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -19,11 +19,13 @@ const error = (field: string) => (problem.value instanceof Problem ? problem.val
 async function submit(): Promise<void> {
   problem.value = null
   try {
-    await api('POST', '/first-owner', {
-      token: String(route.query.token ?? ''),
-      name: name.value.trim(),
-      fullName: fullName.value.trim(),
-      password: password.value,
+    await post('/api/v1/first-owner', {
+      body: {
+        token: String(route.query.token ?? ''),
+        name: name.value.trim(),
+        fullName: fullName.value.trim(),
+        password: password.value,
+      },
     })
     await session.signIn(name.value.trim(), password.value)
     await router.replace({ name: 'house' })

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, type Ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { Problem, type Schemas, get } from '@/shared/api/client'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
@@ -19,6 +19,7 @@ import RecipeForm from './RecipeForm.vue'
 import SiteForm from './SiteForm.vue'
 import SuppliesSection from './SuppliesSection.vue'
 import WeatherSection from './WeatherSection.vue'
+import { allPlaces, allRecipes, allSpecies } from '@/shared/api/nursery'
 
 /** How do we do it here? */
 const { t } = useI18n()
@@ -27,23 +28,14 @@ const queries = useQueryClient()
 const site = useQuery({
   queryKey: ['site'],
   queryFn: () =>
-    api<Schemas['SiteView']>('GET', '/site').catch((failure) => {
+    get('/api/v1/site').catch((failure) => {
       if (failure instanceof Problem && failure.status === 404) return null
       throw failure
     }),
 })
-const places = useQuery({
-  queryKey: ['places'],
-  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-})
-const recipes = useQuery({
-  queryKey: ['recipes'],
-  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
-})
-const species = useQuery({
-  queryKey: ['species'],
-  queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
-})
+const places = useQuery(allPlaces)
+const recipes = useQuery(allRecipes)
+const species = useQuery(allSpecies)
 const place = ref<Schemas['PlaceView'] | 'new' | null>(null)
 const recipe = ref<Schemas['RecipeView'] | 'new' | null>(null)
 const profile = ref<Schemas['SpeciesView'] | 'new' | null>(null)

@@ -8,6 +8,7 @@ import { houseRules } from '@/shared/api/houseRules'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import WhatMoves from './WhatMoves.vue'
+import { post, put } from '@/shared/api/client'
 
 /** Every figure that the sums turn on: read by all, changed by an owner. */
 type Rule = Schemas['RuleView']
@@ -38,7 +39,7 @@ const edits = ref<Record<string, string>>(
 )
 const search = ref(String(asked.rule ?? ''))
 const moves = ref<Schemas['Moves'] | null>(null)
-const { saving, problem, send, error } = useCommand<unknown>()
+const { saving, problem, send, ask, error } = useCommand()
 
 const found = computed(() => {
   const wanted = search.value.trim().toLowerCase()
@@ -80,11 +81,13 @@ function body() {
 }
 
 async function preview(): Promise<void> {
-  moves.value = (await send('POST', '/house-rules/previews', body())) as Schemas['Moves'] | null
+  moves.value = (await ask((commandId) =>
+    post('/api/v1/house-rules/previews', { body: body(), commandId }),
+  )) as Schemas['Moves'] | null
 }
 
 async function save(): Promise<void> {
-  if (!(await send('PUT', '/house-rules', body()))) return
+  if (!(await send((commandId) => put('/api/v1/house-rules', { body: body(), commandId })))) return
   edits.value = {}
   moves.value = null
   emit('saved')

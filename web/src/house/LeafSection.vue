@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, post, remove } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import Field from '@/shared/ui/Field.vue'
@@ -18,7 +18,7 @@ const session = useSession()
 const queries = useQueryClient()
 const seasons = useQuery({
   queryKey: ['leaf-seasons'],
-  queryFn: () => api<Schemas['LeafSeason'][]>('GET', '/leaf-seasons'),
+  queryFn: () => get('/api/v1/leaf-seasons'),
 })
 type Kind = Schemas['LeafRecordView']['kind']
 const KINDS: Kind[] = ['LEAF_OUT', 'LEAF_FALL']
@@ -50,12 +50,17 @@ onMounted(async () => {
 
 async function keep(): Promise<void> {
   const one = rows.value.find((each) => key(each) === which.value)
-  const done = await send('POST', '/leaf-records', {
-    placeId: one?.placeId ?? null,
-    speciesCode: one?.speciesCode ?? '',
-    kind: kind.value,
-    on: on.value || null,
-  })
+  const done = await send((commandId) =>
+    post('/api/v1/leaf-records', {
+      body: {
+        placeId: one?.placeId ?? null,
+        speciesCode: one?.speciesCode ?? '',
+        kind: kind.value,
+        on: on.value || null,
+      },
+      commandId,
+    }),
+  )
   if (!done) return
   recording.value = false
   await queries.invalidateQueries()
@@ -63,7 +68,12 @@ async function keep(): Promise<void> {
 }
 
 async function takeBack(one: Schemas['LeafRecordView']): Promise<void> {
-  if (!(await send('DELETE', `/leaf-records/${one.id}`))) return
+  if (
+    !(await send((commandId) =>
+      remove('/api/v1/leaf-records/{recordId}', { path: { recordId: one.id }, commandId }),
+    ))
+  )
+    return
   await queries.invalidateQueries()
   toast(t('leaves.takenBack'))
 }

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, post, put } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
@@ -20,7 +20,7 @@ const {
   data: people,
   error: loadError,
   refetch,
-} = useQuery({ queryKey: ['people'], queryFn: () => api<Schemas['PersonView'][]>('GET', '/people') })
+} = useQuery({ queryKey: ['people'], queryFn: () => get('/api/v1/people') })
 const { saving, problem, send, error } = useCommand<Schemas['PersonView']>()
 const adding = ref(false)
 const name = ref('')
@@ -46,7 +46,13 @@ function open(what: 'password' | 'person', id: number): void {
 }
 
 async function give(one: Schemas['PersonView']): Promise<void> {
-  await given.send('PUT', `/people/${one.id}/password`, { password: password.value })
+  await given.send((commandId) =>
+    put('/api/v1/people/{id}/password', {
+      path: { id: one.id },
+      body: { password: password.value },
+      commandId,
+    }),
+  )
   if (given.problem.value) return
   toast(t('people.given', { name: one.fullName }))
   giving.value = null
@@ -60,12 +66,17 @@ async function changed(one: Schemas['PersonView']): Promise<void> {
 }
 
 async function save(): Promise<void> {
-  const added = await send('POST', '/people', {
-    name: name.value.trim(),
-    fullName: fullName.value.trim(),
-    password: password.value,
-    role: role.value,
-  })
+  const added = await send((commandId) =>
+    post('/api/v1/people', {
+      body: {
+        name: name.value.trim(),
+        fullName: fullName.value.trim(),
+        password: password.value,
+        role: role.value,
+      },
+      commandId,
+    }),
+  )
   if (!added) return
   toast(t('people.added', { name: added.fullName }))
   adding.value = false

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Schemas } from '@/shared/api/client'
+import { put, type Schemas } from '@/shared/api/client'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -23,24 +23,30 @@ const roles: [string, string][] = (['GROWER', 'VIEWER', 'OWNER'] as const).map((
 /** What was on the screen; what another owner has changed since is shown, and the next save counts. */
 let seen = props.person
 
-function put(): Promise<Schemas['PersonView'] | null> {
-  return send('PUT', `/people/${seen.id}`, {
-    fullName: fullName.value.trim(),
-    role: role.value,
-    disabled: disabled.value,
-    version: seen.version,
-  })
+function edit(): Promise<Schemas['PersonView'] | null> {
+  return send((commandId) =>
+    put('/api/v1/people/{id}', {
+      path: { id: seen.id },
+      body: {
+        fullName: fullName.value.trim(),
+        role: role.value,
+        disabled: disabled.value,
+        version: seen.version,
+      },
+      commandId,
+    }),
+  )
 }
 
 async function save(): Promise<void> {
-  let changed = await put()
+  let changed = await edit()
   if (!changed && stale.value) {
     const now = stale.value
     // a password or units of their own are nothing that is changed here
     const isTheSame =
       now.fullName === seen.fullName && now.role === seen.role && now.disabledAt === seen.disabledAt
     seen = now
-    if (isTheSame) changed = await put()
+    if (isTheSame) changed = await edit()
   }
   if (changed) emit('saved', changed)
 }

@@ -8,6 +8,7 @@ import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
+import { post, put } from '@/shared/api/client'
 
 const props = defineProps<{ place: Schemas['PlaceView'] | null; nextOrder: number }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
@@ -48,13 +49,19 @@ async function save(): Promise<void> {
     frosts: frosts.value,
     ownFrosts:
       frosts.value === 'OWN'
-        ? Object.fromEntries(Object.entries(own.value).map(([key, day]) => [key, `--${day}`]))
+        ? (Object.fromEntries(
+            Object.entries(own.value).map(([key, day]) => [key, `--${day}`]),
+          ) as typeof own.value)
         : null,
     winterLowC: toSend(winterLow.value, 'temperature', session.units),
     stand: stand.value,
     version: version.value,
   }
-  const done = old ? await send('PUT', `/places/${old.id}`, body) : await send('POST', '/places', body)
+  const done = old
+    ? await send((commandId) =>
+        put('/api/v1/places/{placeId}', { path: { placeId: old.id }, body, commandId }),
+      )
+    : await send((commandId) => post('/api/v1/places', { body, commandId }))
   if (done) emit('saved')
 }
 

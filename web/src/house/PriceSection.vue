@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, put } from '@/shared/api/client'
 import { number } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import BothSides from '@/shared/ui/BothSides.vue'
@@ -9,6 +9,7 @@ import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
+import { houseSupplies } from '@/shared/api/nursery'
 
 /** What the house pays: what layers cost is reckoned from it. */
 const session = useSession()
@@ -19,13 +20,14 @@ const {
   refetch,
 } = useQuery({
   queryKey: ['prices'],
-  queryFn: () => api<Schemas['PricesView']>('GET', '/prices'),
+  queryFn: () => get('/api/v1/prices'),
 })
 const { saving, problem, stale, send, error } = useCommand<Schemas['PricesView']>()
 const editing = ref(false)
 const currency = ref('')
 const version = ref(0)
-const PLAIN: [keyof Omit<Schemas['Prices'], 'ingredientsALitre'>, string][] = [
+type Plain = keyof Omit<Schemas['Prices'], 'ingredientsALitre'>
+const PLAIN: [Plain, string][] = [
   ['workAnHour', 'An hour of work'],
   ['filmAM2', 'Film, a square metre'],
   ['foilAM2', 'Foil, a square metre'],
@@ -36,10 +38,7 @@ const PLAIN: [keyof Omit<Schemas['Prices'], 'ingredientsALitre'>, string][] = [
 ]
 const plain = ref<Record<string, string>>({})
 const media = ref<Record<string, string>>({})
-const { data: supplies } = useQuery({
-  queryKey: ['supplies'],
-  queryFn: () => api<Schemas['SuppliesView']>('GET', '/supplies'),
-})
+const { data: supplies } = useQuery(houseSupplies)
 /** What the mixes of the house are made of, and what has a price already. */
 const names = computed(() =>
   [
@@ -74,14 +73,22 @@ function open(): void {
 
 async function save(): Promise<void> {
   const priced = Object.entries(media.value).filter(([, price]) => price.trim())
-  const saved = await send('PUT', '/prices', {
-    currency: currency.value.trim(),
-    prices: {
-      ...Object.fromEntries(PLAIN.map(([key]) => [key, number(plain.value[key] ?? '') ?? 0])),
-      ingredientsALitre: Object.fromEntries(priced.map(([name, price]) => [name, number(price)])),
-    },
-    version: version.value,
-  })
+  const saved = await send((commandId) =>
+    put('/api/v1/prices', {
+      body: {
+        currency: currency.value.trim(),
+        prices: {
+          ...(Object.fromEntries(PLAIN.map(([key]) => [key, number(plain.value[key] ?? '') ?? 0])) as Record<
+            Plain,
+            number | string
+          >),
+          ingredientsALitre: Object.fromEntries(priced.map(([name, price]) => [name, number(price)])),
+        },
+        version: version.value,
+      },
+      commandId,
+    }),
+  )
   if (!saved) return
   editing.value = false
   toast('Saved.')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, post, put } from '@/shared/api/client'
 import { number, toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
@@ -16,7 +16,7 @@ import WhatMoves from './WhatMoves.vue'
 const props = defineProps<{ species: Schemas['SpeciesView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, stale, send, error } = useCommand<Schemas['SpeciesView']>()
+const { saving, problem, stale, send, ask, error } = useCommand<Schemas['SpeciesView']>()
 const moves = ref<Schemas['Moves'] | null>(null)
 const resetProblem = ref<unknown>(null)
 const yesNo: [string, string][] = [
@@ -90,8 +90,13 @@ const edit = () => ({
 })
 
 async function preview(): Promise<void> {
-  moves.value = (await send('POST', `/species/${props.species?.profile.code}/previews`, edit())) as
-    Schemas['Moves'] | null
+  moves.value = (await ask((commandId) =>
+    post('/api/v1/species/{code}/previews', {
+      path: { code: props.species?.profile.code },
+      body: edit(),
+      commandId,
+    }),
+  )) as Schemas['Moves'] | null
 }
 
 /** What was shipped stands in the fields; it counts when it is saved. */
@@ -99,7 +104,7 @@ async function reset(): Promise<void> {
   resetProblem.value = null
   try {
     form.value = fill(
-      await api<Schemas['SpeciesProfile']>('GET', `/species/${props.species?.profile.code}/shipped`),
+      await get('/api/v1/species/{code}/shipped', { path: { code: props.species?.profile.code } }),
     )
     await preview()
   } catch (failure) {
@@ -108,9 +113,16 @@ async function reset(): Promise<void> {
 }
 
 async function save(): Promise<void> {
-  const done = props.species
-    ? await send('PUT', `/species/${props.species.profile.code}`, edit())
-    : await send('POST', '/species', edit())
+  const code = props.species?.profile.code
+  const done = code
+    ? await send((commandId) =>
+        put('/api/v1/species/{code}', {
+          path: { code },
+          body: edit(),
+          commandId,
+        }),
+      )
+    : await send((commandId) => post('/api/v1/species', { body: edit(), commandId }))
   if (done) emit('saved')
 }
 

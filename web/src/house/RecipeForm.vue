@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, post, put } from '@/shared/api/client'
 import { methods } from '@/shared/api/methods'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -11,6 +11,7 @@ import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import { capital, COVERS, MEDIA, METHODS, WOUNDS, WRAPS } from '@/shared/words'
+import { houseSupplies } from '@/shared/api/nursery'
 
 const props = defineProps<{ recipe: Schemas['RecipeView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
@@ -46,10 +47,7 @@ const media = MEDIA.map(([code, text]): [string, string] => [
   code,
   code === 'HEAVY_SOIL' ? 'Heavy soil (packs and suffocates)' : capital(text),
 ])
-const { data: supplies } = useQuery({
-  queryKey: ['supplies'],
-  queryFn: () => api<Schemas['SuppliesView']>('GET', '/supplies'),
-})
+const { data: supplies } = useQuery(houseSupplies)
 /** Those of the house that are of this kind of wrap. */
 const kept = computed(() => (supplies.value?.containers ?? []).filter((one) => one.wrap === wrap.value))
 function take(name: string): void {
@@ -82,7 +80,11 @@ async function save(): Promise<void> {
     number: old?.number ?? 0,
     version: version.value,
   }
-  const done = old ? await send('PUT', `/recipes/${old.id}`, body) : await send('POST', '/recipes', body)
+  const done = old
+    ? await send((commandId) =>
+        put('/api/v1/recipes/{recipeId}', { path: { recipeId: old.id }, body, commandId }),
+      )
+    : await send((commandId) => post('/api/v1/recipes', { body, commandId }))
   if (done) emit('saved')
 }
 

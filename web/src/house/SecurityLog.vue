@@ -2,7 +2,7 @@
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, type Schemas } from '@/shared/api/client'
 import { browserName } from '@/me/browserName'
 import { dayText, timeText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
@@ -14,9 +14,9 @@ const { t } = useI18n()
 const session = useSession()
 const { data, error, refetch, hasNextPage, fetchNextPage, isPending } = useInfiniteQuery({
   queryKey: ['security-events'],
-  initialPageParam: '',
-  queryFn: ({ pageParam }) => api<Schemas['EventView'][]>('GET', `/security-events${pageParam}`),
-  getNextPageParam: (last) => (last.length === PAGE ? `?before=${last[last.length - 1]!.id}` : undefined),
+  initialPageParam: undefined as number | undefined,
+  queryFn: ({ pageParam }) => get('/api/v1/security-events', { query: { before: pageParam } }),
+  getNextPageParam: (last) => (last.length === PAGE ? last[last.length - 1]!.id : undefined),
 })
 const events = computed(() => data.value?.pages.flat() ?? [])
 /** As people call it: browsers and roles have names of their own. */

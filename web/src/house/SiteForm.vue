@@ -8,6 +8,7 @@ import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
+import { put } from '@/shared/api/client'
 
 const props = defineProps<{ site: Schemas['SiteView'] | null; locked: boolean }>()
 const emit = defineEmits<{ saved: [] }>()
@@ -67,22 +68,29 @@ function toggle(day: string): void {
 const celsius = (text: string) => toSend(text, 'temperature', session.units)
 
 async function save(): Promise<void> {
-  const done = await send('PUT', '/site', {
-    name: name.value.trim(),
-    latitude: number(latitude.value),
-    zone: zone.value.trim(),
-    minC: minC.value.map(celsius),
-    maxC: maxC.value.map(celsius),
-    frosts:
-      freezes.value === 'yes'
-        ? Object.fromEntries(Object.entries(frosts.value).map(([key, day]) => [key, `--${day}`]))
-        : null,
-    winterLowC: toSend(winterLow.value, 'temperature', session.units),
-    arid: arid.value === 'yes',
-    roundDays: roundDays.value,
-    roundMinutes: number(roundMinutes.value),
-    version: version.value,
-  })
+  const done = await send((commandId) =>
+    put('/api/v1/site', {
+      body: {
+        name: name.value.trim(),
+        latitude: number(latitude.value),
+        zone: zone.value.trim(),
+        minC: minC.value.map(celsius),
+        maxC: maxC.value.map(celsius),
+        frosts:
+          freezes.value === 'yes'
+            ? (Object.fromEntries(
+                Object.entries(frosts.value).map(([key, day]) => [key, `--${day}`]),
+              ) as typeof frosts.value)
+            : null,
+        winterLowC: toSend(winterLow.value, 'temperature', session.units),
+        arid: arid.value === 'yes',
+        roundDays: roundDays.value,
+        roundMinutes: number(roundMinutes.value),
+        version: version.value,
+      },
+      commandId,
+    }),
+  )
   if (done) emit('saved')
 }
 

@@ -10,6 +10,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import { capital, MEDIA, WRAPS } from '@/shared/words'
 import IngredientRows from './IngredientRows.vue'
+import { put } from '@/shared/api/client'
 
 /** Mixes, containers and hormones. */
 const props = defineProps<{ supplies: Schemas['SuppliesView'] }>()
@@ -90,46 +91,51 @@ function ingredientsOf(rows: ReturnType<typeof rowOf>[]) {
 }
 
 async function save(): Promise<void> {
-  const saved = await send('PUT', '/supplies', {
-    mixes: Object.fromEntries(
-      Object.entries(mixes.value).map(([code, mix]) => [
-        code,
-        {
-          ingredients: ingredientsOf(mix.ingredients),
-          additives: mix.additives
-            .filter((one) => one.name.trim())
-            .map((one) => ({ name: one.name.trim(), perLitre: number(one.perLitre), unit: one.unit })),
+  const saved = await send((commandId) =>
+    put('/api/v1/supplies', {
+      body: {
+        mixes: Object.fromEntries(
+          Object.entries(mixes.value).map(([code, mix]) => [
+            code,
+            {
+              ingredients: ingredientsOf(mix.ingredients),
+              additives: mix.additives
+                .filter((one) => one.name.trim())
+                .map((one) => ({ name: one.name.trim(), perLitre: number(one.perLitre), unit: one.unit })),
+            },
+          ]),
+        ),
+        containers: containers.value.map((one) => ({
+          name: one.name.trim(),
+          wrap: one.wrap,
+          volumeMl: toSend(one.volume, 'volume', units),
+          massG: toSend(one.mass, 'mass', units),
+          lengthMm: toSend(one.length, 'length', units),
+          acrossMm: toSend(one.across, 'length', units),
+        })),
+        hormones: hormones.value.map((one) => ({
+          name: one.name.trim(),
+          form: one.form,
+          ppm: toSend(one.ppm, 'concentration', units),
+          lot: one.lot.trim(),
+          expiresOn: one.expiresOn || null,
+        })),
+        pots: pots.value.map((one) => ({
+          name: one.name.trim(),
+          diameterMm: toSend(one.across, 'length', units),
+          depthMm: toSend(one.deep, 'length', units),
+          volumeMl: toSend(one.volume, 'volume', units),
+          massG: toSend(one.mass, 'mass', units),
+        })),
+        pottingMix: {
+          ingredients: ingredientsOf(potting.value),
+          additives: props.supplies.pottingMix.additives,
         },
-      ]),
-    ),
-    containers: containers.value.map((one) => ({
-      name: one.name.trim(),
-      wrap: one.wrap,
-      volumeMl: toSend(one.volume, 'volume', units),
-      massG: toSend(one.mass, 'mass', units),
-      lengthMm: toSend(one.length, 'length', units),
-      acrossMm: toSend(one.across, 'length', units),
-    })),
-    hormones: hormones.value.map((one) => ({
-      name: one.name.trim(),
-      form: one.form,
-      ppm: toSend(one.ppm, 'concentration', units),
-      lot: one.lot.trim(),
-      expiresOn: one.expiresOn || null,
-    })),
-    pots: pots.value.map((one) => ({
-      name: one.name.trim(),
-      diameterMm: toSend(one.across, 'length', units),
-      depthMm: toSend(one.deep, 'length', units),
-      volumeMl: toSend(one.volume, 'volume', units),
-      massG: toSend(one.mass, 'mass', units),
-    })),
-    pottingMix: {
-      ingredients: ingredientsOf(potting.value),
-      additives: props.supplies.pottingMix.additives,
-    },
-    version: version.value,
-  })
+        version: version.value,
+      },
+      commandId,
+    }),
+  )
   if (saved) emit('saved')
 }
 

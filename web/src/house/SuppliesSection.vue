@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -9,18 +8,12 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { MEDIA, word, WRAPS } from '@/shared/words'
 import SuppliesForm from './SuppliesForm.vue'
+import { houseSupplies } from '@/shared/api/nursery'
 
 /** What the bench keeps in stock. */
 const session = useSession()
 const queries = useQueryClient()
-const {
-  data: supplies,
-  error,
-  refetch,
-} = useQuery({
-  queryKey: ['supplies'],
-  queryFn: () => api<Schemas['SuppliesView']>('GET', '/supplies'),
-})
+const { data: supplies, error, refetch } = useQuery(houseSupplies)
 const editing = ref(false)
 /** Of the mixes those that are mixed at all, or have something added. */
 const mixes = computed(() =>

@@ -7,6 +7,7 @@ import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
+import { post } from '@/shared/api/client'
 
 /** A file of measured days: looked through first, then taken whole or not at all. */
 defineProps<{ today: string }>()
@@ -37,14 +38,21 @@ async function choose(event: Event): Promise<void> {
     unreadable.value = `${file.name} is not in UTF-8. Save it as “CSV UTF-8” and choose it again.`
     return
   }
-  preview.value = await looking.send('POST', '/weather/import-previews', { csv: csv.value, replace: false })
+  preview.value = await looking.ask((commandId) =>
+    post('/api/v1/weather/import-previews', { body: { csv: csv.value, replace: false }, commandId }),
+  )
 }
 
 async function take(): Promise<void> {
-  const done = await taking.send('POST', '/weather/imports', {
-    csv: csv.value,
-    replace: (preview.value?.overlapping ?? 0) > 0,
-  })
+  const done = await taking.send((commandId) =>
+    post('/api/v1/weather/imports', {
+      body: {
+        csv: csv.value,
+        replace: (preview.value?.overlapping ?? 0) > 0,
+      },
+      commandId,
+    }),
+  )
   if (!done) return
   toast(`${done.days} days taken in, ${done.replaced} of them in place of others.`)
   emit('saved')

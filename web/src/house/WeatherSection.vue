@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, put } from '@/shared/api/client'
 import { addDays, dayText } from '@/shared/dates'
 import { fromSi, toSend, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -19,10 +19,7 @@ const AHEAD = 8
 const weather = useQuery({
   queryKey: computed(() => ['weather', props.today]),
   queryFn: () =>
-    api<Schemas['WeatherView']>(
-      'GET',
-      `/weather?from=${addDays(props.today, -BACK)}&to=${addDays(props.today, AHEAD)}`,
-    ),
+    get('/api/v1/weather', { query: { from: addDays(props.today, -BACK), to: addDays(props.today, AHEAD) } }),
 })
 const KINDS: Record<string, string> = {
   MEASURED: 'measured',
@@ -53,12 +50,18 @@ function number(text: string): number | string | null {
 }
 
 async function save(): Promise<void> {
-  const done = await send('PUT', `/weather/${on.value}`, {
-    minC: toSend(min.value, 'temperature', session.units),
-    maxC: toSend(max.value, 'temperature', session.units),
-    windMs: number(wind.value),
-    rainMm: number(rain.value),
-  })
+  const done = await send((commandId) =>
+    put('/api/v1/weather/{day}', {
+      path: { day: on.value },
+      body: {
+        minC: toSend(min.value, 'temperature', session.units),
+        maxC: toSend(max.value, 'temperature', session.units),
+        windMs: number(wind.value),
+        rainMm: number(rain.value),
+      },
+      commandId,
+    }),
+  )
   if (!done) return
   on.value = addDays(on.value, 1) > props.today ? on.value : addDays(on.value, 1)
   min.value = max.value = wind.value = rain.value = ''

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { allHands, allMothers, allPlaces, allSpecies, allTrials } from '@/shared/api/nursery'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital, JOBS, PHASES, STAGES, STAGE_WORDS } from '@/shared/words'
 import { filterWords } from './filterWords'
@@ -14,13 +14,11 @@ const more = ref(chosen.value.some(([name]) => MORE.includes(name)))
 const naming = ref(false)
 const name = ref('')
 const problem = ref<unknown>(null)
-const get = <T,>(key: string, path: string) =>
-  useQuery({ queryKey: [key], queryFn: () => api<T>('GET', path), enabled: more })
-const { data: places } = get<Schemas['PlaceView'][]>('places', '/places')
-const { data: mothers } = get<Schemas['MotherView'][]>('mothers', '/mothers')
-const { data: species } = get<Schemas['SpeciesView'][]>('species', '/species')
-const { data: trials } = get<Schemas['TrialLine'][]>('trials', '/trials')
-const { data: hands } = get<Schemas['Hands']>('hands', '/hands')
+const { data: places } = useQuery({ ...allPlaces, enabled: more })
+const { data: mothers } = useQuery({ ...allMothers, enabled: more })
+const { data: species } = useQuery({ ...allSpecies, enabled: more })
+const { data: trials } = useQuery({ ...allTrials, enabled: more })
+const { data: hands } = useQuery({ ...allHands, enabled: more })
 
 const lists = computed((): { name: string; label: string; options: [string, string][] }[] => {
   const inUse = new Set((mothers.value ?? []).map((one) => one.speciesCode))

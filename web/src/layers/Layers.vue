@@ -2,7 +2,7 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/vue-query'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, parameters } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -25,7 +25,7 @@ const { data, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage, is
   queryFn: ({ pageParam }) => {
     const query = new URLSearchParams([...chosen.value, ['sort', sort.value], ['limit', '200']])
     if (pageParam) query.set('cursor', pageParam)
-    return api<Schemas['LayerLines']>('GET', `/layers?${query}`)
+    return get('/api/v1/layers', { query: { ...parameters(query) } })
   },
   initialPageParam: '',
   getNextPageParam: (last) => last.next ?? undefined,

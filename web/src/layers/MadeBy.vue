@@ -2,8 +2,9 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, useId, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import type { Card } from '@/shared/device/useCards'
+import { allRecipes } from '@/shared/api/nursery'
 
 /** By which recipe of the house a layer goes on: wound, hormone, medium, wrap and cover are that recipe's. */
 const props = defineProps<{
@@ -17,10 +18,7 @@ const props = defineProps<{
 const chosen = defineModel<string>({ required: true })
 const { t } = useI18n()
 const id = useId()
-const { data } = useQuery({
-  queryKey: ['recipes'],
-  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
-})
+const { data } = useQuery(allRecipes)
 const fitting = computed(() => (data.value ?? []).filter(props.fits))
 /** Whether the recipe of now is one for that: then nobody has to choose. */
 const isFit = computed(() => fitting.value.some((one) => one.id === props.now.id))

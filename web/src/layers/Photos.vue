@@ -3,7 +3,7 @@ import { Dialog, DialogPanel } from '@headlessui/vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, remove } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
@@ -12,7 +12,7 @@ import { toast } from '@/shared/ui/toasts'
 const props = defineProps<{ code: string; today: string; mayChange: boolean }>()
 const { data: photos, refetch } = useQuery({
   queryKey: ['layer', props.code, 'photos'],
-  queryFn: () => api<Schemas['PhotoView'][]>('GET', `/layers/${props.code}/photos`),
+  queryFn: () => get('/api/v1/layers/{code}/photos', { path: { code: props.code } }),
 })
 const { t } = useI18n()
 const open = ref<Schemas['PhotoView'] | null>(null)
@@ -26,7 +26,7 @@ const mayThrow = (one: Schemas['PhotoView']) =>
   props.mayChange && (session.isOwner || one.by === session.person?.fullName)
 
 async function throwAway(one: Schemas['PhotoView']): Promise<void> {
-  await api('DELETE', `/layers/${props.code}/photos/${one.id}`)
+  await remove('/api/v1/layers/{code}/photos/{id}', { path: { code: props.code, id: one.id } })
   open.value = null
   toast(t('photos.thrown'))
   await refetch()

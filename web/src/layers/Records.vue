@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -21,16 +21,14 @@ import {
   word,
 } from '@/shared/words'
 import type { LayerPage } from './useLayer'
+import { allRecipes } from '@/shared/api/nursery'
 
 /** Everything that was recorded, with who and when; what was taken back stays to be seen. */
 const props = defineProps<{ layer: LayerPage; mayUndo: boolean }>()
 const emit = defineEmits<{ undo: [id: string]; correct: [record: Schemas['RecordView']] }>()
 const session = useSession()
 const places = usePlaces()
-const recipes = useQuery({
-  queryKey: ['recipes'],
-  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
-})
+const recipes = useQuery(allRecipes)
 
 /** The recipe that it went on by. */
 const madeBy = (d: Record<string, unknown>): string =>

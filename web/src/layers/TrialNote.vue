@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 
 /** The trial that a layer is part of, if any. */
 const props = defineProps<{ code: string }>()
 const { data: trial } = useQuery({
   queryKey: ['layers', props.code, 'trial'],
-  queryFn: async () =>
-    (await api<Schemas['OfLayer'] | undefined>('GET', `/layers/${props.code}/trial`)) ?? null,
+  queryFn: async () => (await get('/api/v1/layers/{code}/trial', { path: { code: props.code } })) ?? null,
 })
 </script>
 

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 import type { Card } from '@/shared/device/useCards'
 
 /** What comes off with a limb that is cut whole: every layer that stands on it. */
@@ -11,7 +11,7 @@ const codes = defineModel<string[]>({ required: true })
 const { t } = useI18n()
 const { data } = useQuery({
   queryKey: computed(() => ['mothers', 'page', String(props.layer.mother.id)]),
-  queryFn: () => api<Schemas['MotherPage']>('GET', `/stock/${props.layer.mother.id}`),
+  queryFn: () => get('/api/v1/stock/{motherId}', { path: { motherId: props.layer.mother.id } }),
 })
 watch(
   data,

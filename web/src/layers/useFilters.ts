@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, put, remove } from '@/shared/api/client'
 
 /** What narrows the list of layers: the same names in the address of the page and in that of the API. */
 export const FILTERS = [
@@ -61,18 +61,18 @@ export function useFilters() {
 
   const { data: saved } = useQuery({
     queryKey: ['layer-filters'],
-    queryFn: () => api<Schemas['SavedFilter'][]>('GET', '/me/layer-filters'),
+    queryFn: () => get('/api/v1/me/layer-filters'),
   })
 
   async function save(name: string): Promise<void> {
     queries.setQueryData(
       ['layer-filters'],
-      await api<Schemas['SavedFilter'][]>('PUT', '/me/layer-filters', { name, query: address.value }),
+      await put('/api/v1/me/layer-filters', { body: { name, query: address.value } }),
     )
   }
 
   async function forget(id: number): Promise<void> {
-    await api('DELETE', `/me/layer-filters/${id}`)
+    await remove('/api/v1/me/layer-filters/{id}', { path: { id } })
     await queries.invalidateQueries({ queryKey: ['layer-filters'] })
   }
 

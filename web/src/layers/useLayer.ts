@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, type Ref } from 'vue'
-import { api, newCommandId, type Schemas } from '@/shared/api/client'
+import { newCommandId, type Schemas, get, post } from '@/shared/api/client'
 import { useOutbox } from '@/shared/device/outbox'
 import { KINDS } from '@/shared/words'
 import { toast } from '@/shared/ui/toasts'
@@ -31,7 +31,7 @@ export function useLayer(code: string): {
   const outbox = useOutbox()
   const { data, error, refetch } = useQuery({
     queryKey: ['layer', code],
-    queryFn: () => api<LayerPage>('GET', `/layers/${code}`),
+    queryFn: () => get('/api/v1/layers/{code}', { path: { code } }),
   })
   const saving = ref(false)
   const problem = ref<unknown>(null)
@@ -41,7 +41,7 @@ export function useLayer(code: string): {
   async function recordMany(codes: string[], { kind, details, note }: NewRecord): Promise<boolean> {
     const what = { codes, kind, details, note }
     return await asked(what, async (id) => {
-      await api<Schemas['ManyRecorded']>('POST', '/layer-records', what, id)
+      await post('/api/v1/layer-records', { body: what, commandId: id })
       await queries.invalidateQueries()
       toast(`${KINDS[kind]}, ${codes.length} layers: kept.`)
     })
@@ -50,7 +50,11 @@ export function useLayer(code: string): {
   async function record({ photo, codes, ...what }: NewRecord, quietly = false): Promise<boolean> {
     if (codes && codes.length > 1) return await recordMany(codes, what)
     return await asked(what, async (id) => {
-      const answer = await api<Schemas['RecordAnswer']>('POST', `/layers/${code}/records`, what, id)
+      const answer = await post('/api/v1/layers/{code}/records', {
+        path: { code },
+        body: what,
+        commandId: id,
+      })
       if (photo) await outbox.addPhoto(code, id, photo)
       queries.setQueryData(['layer', code], answer.layer)
       void queries.invalidateQueries({ queryKey: ['round'] })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, parameters } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
 import LedgerFilters from './LedgerFilters.vue'
@@ -16,7 +16,7 @@ const FEW = 10
 const address = computed(() => new URLSearchParams(filters.value).toString())
 const { data, error, refetch } = useQuery({
   queryKey: ['backtests', address],
-  queryFn: () => api<Schemas['BacktestView']>('GET', `/backtests?${address.value}`),
+  queryFn: () => get('/api/v1/backtests', { query: { ...parameters(address.value) } }),
   placeholderData: keepPreviousData,
 })
 const lines = computed(() => (data.value ? [...data.value.lines, data.value.all] : []))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, post, put } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -15,7 +15,7 @@ const queries = useQueryClient()
 const { saving, problem, send } = useCommand<Schemas['SettledTime']>()
 const { data: settled } = useQuery({
   queryKey: ['learned-time', computed(() => props.species)],
-  queryFn: () => api<Schemas['SettledTime']>('GET', `/species/${props.species}/learned-time`),
+  queryFn: () => get('/api/v1/species/{code}/learned-time', { path: { code: props.species } }),
 })
 const moves = ref<Schemas['Moves'] | null>(null)
 const moved = ref<unknown>(null)
@@ -32,18 +32,26 @@ const edit = (own: boolean) => ({ own, number: settled.value?.number ?? 0 })
 async function preview(own: boolean): Promise<void> {
   moved.value = null
   try {
-    moves.value = await api<Schemas['Moves']>(
-      'POST',
-      `/species/${props.species}/learned-time/previews`,
-      edit(own),
-    )
+    moves.value = await post('/api/v1/species/{code}/learned-time/previews', {
+      path: { code: props.species },
+      body: edit(own),
+    })
   } catch (failure) {
     moved.value = failure
   }
 }
 
 async function settle(own: boolean): Promise<void> {
-  if (await send('PUT', `/species/${props.species}/learned-time`, edit(own))) moves.value = null
+  if (
+    await send((commandId) =>
+      put('/api/v1/species/{code}/learned-time', {
+        path: { code: props.species },
+        body: edit(own),
+        commandId,
+      }),
+    )
+  )
+    moves.value = null
   await queries.invalidateQueries()
 }
 </script>

@@ -1,35 +1,24 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 import { filterWords } from '@/layers/filterWords'
 import { usePlaces } from '@/shared/usePlaces'
 import { capital } from '@/shared/words'
 import { useLedger } from './useLedger'
+import { allMothers, allRecipes, allSpecies, allTrials } from '@/shared/api/nursery'
 
 /** Which layers the ledger counts. */
 const props = defineProps<{ only?: string[] }>()
 const { of, filters, set } = useLedger()
 const places = usePlaces()
-const { data: species } = useQuery({
-  queryKey: ['species'],
-  queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
-})
-const { data: mothers } = useQuery({
-  queryKey: ['mothers'],
-  queryFn: () => api<Schemas['MotherView'][]>('GET', '/mothers'),
-})
-const { data: recipes } = useQuery({
-  queryKey: ['recipes'],
-  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
-})
-const { data: trials } = useQuery({
-  queryKey: ['trials'],
-  queryFn: () => api<Schemas['TrialLine'][]>('GET', '/trials'),
-})
+const { data: species } = useQuery(allSpecies)
+const { data: mothers } = useQuery(allMothers)
+const { data: recipes } = useQuery(allRecipes)
+const { data: trials } = useQuery(allTrials)
 const { data: years } = useQuery({
   queryKey: ['ledger', 'years'],
-  queryFn: () => api<Schemas['LedgerTable']>('GET', '/ledger?by=YEAR'),
+  queryFn: () => get('/api/v1/ledger', { query: { by: 'YEAR' } }),
 })
 
 const lists = computed((): { name: string; label: string; options: [string, string][] }[] => {

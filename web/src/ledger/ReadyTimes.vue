@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, watchEffect } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, parameters } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
 import LedgerFilters from './LedgerFilters.vue'
@@ -20,14 +20,14 @@ watchEffect(() => {
 const address = computed(() => new URLSearchParams(filters.value).toString())
 const { data, error, refetch } = useQuery({
   queryKey: ['ready-times', address],
-  queryFn: () => api<Schemas['ReadyTimesView']>('GET', `/ready-times?${address.value}`),
+  queryFn: () => get('/api/v1/ready-times', { query: { ...parameters(address.value) } }),
   enabled: computed(() => !!of('species')),
   placeholderData: keepPreviousData,
 })
 /** What is settled rests on all layers of the species, however the page is narrowed. */
 const { data: ofAll } = useQuery({
   queryKey: ['ready-times', computed(() => `species=${of('species')}`)],
-  queryFn: () => api<Schemas['ReadyTimesView']>('GET', `/ready-times?species=${of('species')}`),
+  queryFn: () => get('/api/v1/ready-times', { query: { species: of('species') } }),
   enabled: computed(() => !!of('species')),
 })
 const answer = computed(() => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, parameters } from '@/shared/api/client'
 import ShareBar from './ShareBar.vue'
 import type { Figure, Line } from './useLedger'
 import { lineName } from './words'
@@ -25,7 +25,7 @@ function useOne(of: (line: Line) => Figure) {
   })
   return useQuery({
     queryKey: ['comparison', address],
-    queryFn: () => api<Schemas['SideBySide']>('GET', `/comparisons?${address.value}`),
+    queryFn: () => get('/api/v1/comparisons', { query: { ...parameters(address.value) } }),
   })
 }
 const { data: rooted } = useOne((line) => line.rooted)

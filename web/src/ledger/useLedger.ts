@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, parameters } from '@/shared/api/client'
 import { FILTERS } from '@/layers/useFilters'
 
 export type Table = Schemas['LedgerTable']
@@ -32,7 +32,7 @@ export function useLedger() {
     const address = computed(() => new URLSearchParams({ by: what(), ...filters.value }).toString())
     return useQuery({
       queryKey: ['ledger', address],
-      queryFn: () => api<Table>('GET', `/ledger?${address.value}`),
+      queryFn: () => get('/api/v1/ledger', { query: { ...parameters(address.value) } }),
       placeholderData: keepPreviousData,
     })
   }

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, remove, put } from '@/shared/api/client'
 import { dayText, timeText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import Field from '@/shared/ui/Field.vue'
@@ -21,10 +21,12 @@ const {
   data: sessions,
   error: loadError,
   refetch,
-} = useQuery({ queryKey: ['my-sessions'], queryFn: () => api<Schemas['SessionOf'][]>('GET', '/me/sessions') })
+} = useQuery({ queryKey: ['my-sessions'], queryFn: () => get('/api/v1/me/sessions') })
 
 async function change(): Promise<void> {
-  await send('PUT', '/me/password', { current: current.value, password: next.value })
+  await send((commandId) =>
+    put('/api/v1/me/password', { body: { current: current.value, password: next.value }, commandId }),
+  )
   if (problem.value) return
   current.value = next.value = ''
   toast(t('me.changed'))
@@ -32,7 +34,7 @@ async function change(): Promise<void> {
 }
 
 async function end(one: Schemas['SessionOf']): Promise<void> {
-  await api('DELETE', `/me/sessions/${one.id}`)
+  await remove('/api/v1/me/sessions/{id}', { path: { id: one.id } })
   toast(t('me.ended'))
   await refetch()
 }

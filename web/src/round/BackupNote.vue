@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 import { backupAge, HOUR_MS } from './backupAge'
 
 /** Less, and a picture or a night more fills the disk. */
@@ -11,7 +11,7 @@ const LEAST_BYTES = 1_000_000_000
 const { t } = useI18n()
 const { data } = useQuery({
   queryKey: ['backups'],
-  queryFn: () => api<Schemas['BackupsView']>('GET', '/backups'),
+  queryFn: () => get('/api/v1/backups'),
   staleTime: HOUR_MS / 4,
 })
 const age = computed(() => (data.value?.newestAt ? backupAge(data.value.newestAt, Date.now()) : null))

@@ -195,7 +195,9 @@ function openOther(): void {
             </RouterLink>
           </li>
         </ul>
-        <p class="mt-2 text-sm text-muted">{{ round.later }} in all have time beyond this day.</p>
+        <p class="mt-2 text-sm text-muted">
+          {{ round.later }}{{ round.laterIsLeast ? ' or more' : '' }} in all have time beyond this day.
+        </p>
         <p class="mt-2">
           <a
             class="link inline-flex min-h-12 items-center"

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { Problem, type Schemas, get } from '@/shared/api/client'
 import { useOutbox } from '@/shared/device/outbox'
 import { soon } from '@/shared/device/patience'
 import { deviceStore } from '@/shared/device/store'
@@ -60,7 +60,7 @@ export function useWalk(on: Ref<string>) {
   }
 
   async function fresh(key: string): Promise<Round> {
-    const come = await api<Round>('GET', on.value ? `/round?on=${on.value}` : '/round')
+    const come = await get('/api/v1/round', { query: { on: on.value || undefined } })
     await (await deviceStore()).put('walks', { key, round: come })
     return come
   }
@@ -92,10 +92,7 @@ export function useWalk(on: Ref<string>) {
 
   async function poll(): Promise<void> {
     if (document.hidden || !upTo) return
-    const changes = await api<Schemas['Changes']>(
-      'GET',
-      `/layer-changes?since=${encodeURIComponent(upTo)}`,
-    ).catch(() => null)
+    const changes = await get('/api/v1/layer-changes', { query: { since: upTo } }).catch(() => null)
     if (!changes) return
     upTo = changes.upTo
     const fresh = changes.records.filter((one) => !told.has(one.id))

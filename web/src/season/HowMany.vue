@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { Problem, type Schemas, get, parameters, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { area, litres, show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -12,6 +12,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
 import { word } from '@/shared/words'
+import { allMothers } from '@/shared/api/nursery'
 
 /** Plants that are wanted by a day, and what they ask for. */
 const props = defineProps<{
@@ -30,10 +31,7 @@ const asked = ref({ wanted: wanted.value, by: by.value })
 const queries = useQueryClient()
 const keeping = ref(false)
 const name = ref('')
-const { data: mothers } = useQuery({
-  queryKey: ['mothers'],
-  queryFn: () => api<Schemas['MotherView'][]>('GET', '/mothers'),
-})
+const { data: mothers } = useQuery(allMothers)
 const varieties = computed<[string, string][]>(() => {
   const names = (mothers.value ?? [])
     .filter((one) => one.speciesCode === props.species.code && !one.retiredOn && one.variety)
@@ -58,7 +56,7 @@ const query = computed(() =>
 )
 const numbers = useQuery({
   queryKey: computed(() => ['numbers', query.value]),
-  queryFn: () => api<Schemas['NumbersView']>('GET', `/season/numbers?${query.value}`),
+  queryFn: () => get('/api/v1/season/numbers', { query: { ...parameters(query.value) } }),
   placeholderData: keepPreviousData,
   retry: false,
 })
@@ -83,19 +81,24 @@ const UNPRICED: [string, string][] = [
 ]
 
 async function keep(): Promise<void> {
-  const kept = await send('POST', '/targets', {
-    name: name.value.trim(),
-    plants: {
-      placeId: Number(props.placeId),
-      recipeId: Number(props.recipeId),
-      speciesCode: props.species.code,
-      variety: variety.value,
-      wanted: Number(asked.value.wanted),
-      by: asked.value.by,
-      confidence: Number(confidence.value),
-      wood: props.wood,
-    },
-  })
+  const kept = await send((commandId) =>
+    post('/api/v1/targets', {
+      body: {
+        name: name.value.trim(),
+        plants: {
+          placeId: Number(props.placeId),
+          recipeId: Number(props.recipeId),
+          speciesCode: props.species.code,
+          variety: variety.value,
+          wanted: Number(asked.value.wanted),
+          by: asked.value.by,
+          confidence: Number(confidence.value),
+          wood: props.wood,
+        },
+      },
+      commandId,
+    }),
+  )
   if (!kept) return
   keeping.value = false
   name.value = ''

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
-import { api, newCommandId, type Schemas } from '@/shared/api/client'
+import { newCommandId, type Schemas, get, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -14,7 +14,7 @@ const {
   data: targets,
   error,
   refetch,
-} = useQuery({ queryKey: ['targets'], queryFn: () => api<Schemas['TargetView'][]>('GET', '/targets') })
+} = useQuery({ queryKey: ['targets'], queryFn: () => get('/api/v1/targets') })
 const problem = ref<unknown>(null)
 const WIDTH = 400
 const HEIGHT = 34
@@ -27,7 +27,11 @@ const x = (target: Schemas['TargetView'], plants: number) => END + (plants / mos
 async function close(target: Schemas['TargetView']): Promise<void> {
   problem.value = null
   try {
-    await api('POST', `/targets/${target.id}/closing`, { version: target.version }, newCommandId())
+    await post('/api/v1/targets/{targetId}/closing', {
+      path: { targetId: target.id },
+      body: { version: target.version },
+      commandId: newCommandId(),
+    })
     await queries.invalidateQueries({ queryKey: ['targets'] })
   } catch (failure) {
     problem.value = failure

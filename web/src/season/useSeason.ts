@@ -1,20 +1,15 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, type ComputedRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, parameters } from '@/shared/api/client'
+import { allPlaces, allRecipes } from '@/shared/api/nursery'
 
 /** What is looked at, kept in the address so that it can be sent on and come back to. */
 export function useSeason() {
   const route = useRoute()
   const router = useRouter()
-  const places = useQuery({
-    queryKey: ['places'],
-    queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-  })
-  const recipes = useQuery({
-    queryKey: ['recipes'],
-    queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
-  })
+  const places = useQuery(allPlaces)
+  const recipes = useQuery(allRecipes)
   const from = (key: string) => String(route.query[key] ?? '')
   const placeId = computed(() => from('place') || String(places.data.value?.[0]?.id ?? ''))
   const recipeId = computed(() => from('recipe') || String(recipes.data.value?.[0]?.id ?? ''))
@@ -38,14 +33,14 @@ export function useSeason() {
   const ready = computed(() => placeId.value !== '' && recipeId.value !== '')
   const season = useQuery({
     queryKey: computed(() => ['season', query.value]),
-    queryFn: () => api<Schemas['SeasonView']>('GET', `/season?${query.value}`),
+    queryFn: () => get('/api/v1/season', { query: { ...parameters(query.value) } }),
     enabled: ready,
     placeholderData: keepPreviousData,
   })
   const starts = useQuery({
     queryKey: computed(() => ['season-starts', query.value, speciesCode.value]),
     queryFn: () =>
-      api<Schemas['StartsView']>('GET', `/season/starts?${query.value}&speciesCode=${speciesCode.value}`),
+      get('/api/v1/season/starts', { query: { ...parameters(query.value), speciesCode: speciesCode.value } }),
     enabled: computed(() => ready.value && speciesCode.value !== ''),
     placeholderData: keepPreviousData,
   })
@@ -85,10 +80,9 @@ export function useStart(
   return useQuery({
     queryKey: computed(() => ['season-start', query.value, speciesCode.value, start.value]),
     queryFn: () =>
-      api<Schemas['StartView']>(
-        'GET',
-        `/season/start?${query.value}&speciesCode=${speciesCode.value}&startOn=${start.value}`,
-      ),
+      get('/api/v1/season/start', {
+        query: { ...parameters(query.value), speciesCode: speciesCode.value, startOn: start.value },
+      }),
     enabled: computed(() => speciesCode.value !== '' && start.value !== ''),
     placeholderData: keepPreviousData,
   })

@@ -6,6 +6,7 @@ import { answered, asking } from './confirmation'
 import Field from './ui/Field.vue'
 import ProblemNote from './ui/ProblemNote.vue'
 import { useCommand } from './useCommand'
+import { post } from '@/shared/api/client'
 
 /** The password once more, before what can shut others out or replace everything. */
 const { t } = useI18n()
@@ -13,7 +14,9 @@ const password = ref('')
 const { saving, problem, send, error } = useCommand<undefined>()
 
 async function confirm(): Promise<void> {
-  await send('POST', '/me/confirmation', { password: password.value })
+  await send((commandId) =>
+    post('/api/v1/me/confirmation', { body: { password: password.value }, commandId }),
+  )
   if (problem.value) return
   close(true)
 }

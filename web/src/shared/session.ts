@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { api, onSignedOut, Problem, useDemoToken, type Schemas } from './api/client'
+import { onSignedOut, Problem, useDemoToken, type Schemas, get, remove, post, put } from './api/client'
 import { nurseryNow, setNurseryClock } from './device/clock'
 import { soon } from './device/patience'
 import { forgetWhatWasRead } from './device/store'
@@ -25,7 +25,7 @@ export const useSession = defineStore('session', () => {
     const known = kept?.person ? kept : null
     try {
       // once it stands there, whoever asks again waits for what is so now
-      const told = await soon(api<Session>('GET', '/session'), session.value ? null : known, take)
+      const told = await soon(get('/api/v1/session'), session.value ? null : known, take)
       if (told === known) remember(known)
       else take(told)
     } catch (failure) {
@@ -48,24 +48,24 @@ export const useSession = defineStore('session', () => {
   }
 
   async function signIn(name: string, password: string): Promise<void> {
-    await api<Session>('POST', '/session', { name, password })
+    await post('/api/v1/session', { body: { name, password } })
     // the token changes with the session
     await load()
   }
 
   async function signOut(): Promise<void> {
-    await api('DELETE', '/session')
+    await remove('/api/v1/session')
     await forgetWhatWasRead()
     await load()
   }
 
   async function chooseUnits(chosen: Units): Promise<void> {
-    await api('PUT', '/me/units', { units: chosen })
+    await put('/api/v1/me/units', { body: { units: chosen } })
     await load()
   }
 
   async function moveClock(to: string): Promise<void> {
-    await api('PUT', '/demo-clock', { today: to })
+    await put('/api/v1/demo-clock', { body: { today: to } })
     await load()
   }
 

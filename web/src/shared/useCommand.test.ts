@@ -1,22 +1,30 @@
-import { describe, expect, it, vi } from 'vitest'
-import { Problem } from './api/client'
+import { VueQueryPlugin } from '@tanstack/vue-query'
+import { createApp } from 'vue'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { post, Problem } from './api/client'
+import { newQueryClient } from './api/queries'
 import { useCommand } from './useCommand'
 
-vi.stubGlobal('document', { cookie: 'XSRF-TOKEN=abc' })
+const queryClient = newQueryClient()
+const app = createApp({}).use(VueQueryPlugin, { queryClient })
+const command = () => app.runWithContext(() => useCommand())
+const write = (commandId: string) => post('/api/v1/places', { body: {} as never, commandId })
+
+afterEach(() => vi.unstubAllGlobals())
 
 /** Sends once for each answer, and gives the identities that went over the wire. */
 async function identities(...answers: (number | 'lost')[]): Promise<string[]> {
   const sent: string[] = []
   let next = 0
-  vi.stubGlobal('fetch', (_: string, request: { headers: Record<string, string> }) => {
-    sent.push(request.headers['Command-Id']!)
+  vi.stubGlobal('fetch', (request: Request) => {
+    sent.push(request.headers.get('Command-Id')!)
     const answer = answers[next++]!
     return answer === 'lost'
       ? Promise.reject(new TypeError('no network'))
       : Promise.resolve(new Response('{"title":"t","detail":"d","violations":[]}', { status: answer }))
   })
-  const { send } = useCommand()
-  for (let i = 0; i < answers.length; i++) await send('POST', '/places', { name: 'North field' })
+  const { send } = command()
+  for (let i = 0; i < answers.length; i++) await send(write)
   return sent
 }
 
@@ -40,11 +48,21 @@ describe('a command', () => {
         }),
       ),
     )
-    const { send, error, problem, saving } = useCommand()
-    expect(await send('POST', '/places', {})).toBeNull()
+    const { send, error, problem, saving } = command()
+    expect(await send(write)).toBeNull()
     expect(problem.value).toBeInstanceOf(Problem)
     expect(error('name')).toBe('must be there')
     expect(error('order')).toBeUndefined()
     expect(saving.value).toBe(false)
+  })
+
+  it('has what is shown read anew when it changed something, and not when it only asked', async () => {
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('{}', { status: 200 })))
+    const anew = vi.spyOn(queryClient, 'invalidateQueries')
+    const { send, ask } = command()
+    await ask(write)
+    expect(anew).not.toHaveBeenCalled()
+    await send(write)
+    expect(anew).toHaveBeenCalledOnce()
   })
 })

@@ -1,39 +1,45 @@
-import { computed, ref } from 'vue'
-import { api, newCommandId, Problem } from './api/client'
+import { useMutation } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { newCommandId, Problem } from './api/client'
 
-/** Sends an edit under one identity until it is answered, and keeps what was refused. */
-export function useCommand<T>() {
-  const saving = ref(false)
-  const problem = ref<unknown>(null)
+/** Sends an edit under one identity until it is answered, and keeps what was refused. @template Current what is there */
+export function useCommand<Current = unknown>() {
   let id = newCommandId()
+  const mutation = useMutation({ mutationFn: (one: Sending) => one.write(id) })
 
-  async function send(method: 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T | null> {
-    saving.value = true
-    problem.value = null
+  async function settle<T>(one: Sending): Promise<T | null> {
     try {
-      const answer = await api<T>(method, path, body, id)
+      const answer = await mutation.mutateAsync(one)
       id = newCommandId()
-      return answer
+      return answer as T
     } catch (failure) {
-      problem.value = failure
       // what may be written already goes again under its own name, so that it is not written twice
       if (failure instanceof Problem && !failure.mayBeWritten) id = newCommandId()
       return null
-    } finally {
-      saving.value = false
     }
   }
 
   /** What somebody else saved meanwhile, if that is why it was refused. */
   const stale = computed(() =>
-    problem.value instanceof Problem && problem.value.status === 409
-      ? ((problem.value.more.current as T | undefined) ?? null)
+    mutation.error.value instanceof Problem && mutation.error.value.status === 409
+      ? ((mutation.error.value.more.current as Current | undefined) ?? null)
       : null,
   )
 
-  function error(field: string): string | undefined {
-    return problem.value instanceof Problem ? problem.value.of(field) : undefined
+  return {
+    saving: mutation.isPending,
+    problem: mutation.error,
+    stale,
+    /** Changes something: whatever a page shows is read anew after it. @return null if it was refused */
+    send: <T>(write: (commandId: string) => Promise<T>) => settle<T>({ write, changes: true }),
+    /** Asks for what is worked out from what was typed; nothing is written. @return null if it was refused */
+    ask: <T>(write: (commandId: string) => Promise<T>) => settle<T>({ write, changes: false }),
+    error: (field: string) =>
+      mutation.error.value instanceof Problem ? mutation.error.value.of(field) : undefined,
   }
+}
 
-  return { saving, problem, stale, send, error }
+export interface Sending {
+  write: (commandId: string) => Promise<unknown>
+  changes: boolean
 }

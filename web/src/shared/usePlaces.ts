@@ -1,12 +1,9 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { allPlaces } from '@/shared/api/nursery'
 
 /** The nursery's places, as a list to choose from; empty while they are not known. */
 export function usePlaces() {
-  const { data } = useQuery({
-    queryKey: ['places'],
-    queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-  })
+  const { data } = useQuery(allPlaces)
   return computed(() => (data.value ?? []).map((place): [string, string] => [String(place.id), place.name]))
 }

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
-import { api, type Schemas } from './api/client'
+import { get } from './api/client'
 import { toast } from './ui/toasts'
 
 const EVERY_MS = 1000
@@ -10,7 +10,7 @@ export function useReckoning() {
   const queries = useQueryClient()
   const { data } = useQuery({
     queryKey: ['reckoning'],
-    queryFn: () => api<Schemas['Progress']>('GET', '/reckoning'),
+    queryFn: () => get('/api/v1/reckoning'),
     refetchInterval: (query) => (query.state.data?.running ? EVERY_MS : false),
   })
   const running = computed(() => data.value?.running ?? false)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import type { Schemas } from '@/shared/api/client'
 import { dayText, weekdayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -11,11 +11,11 @@ import { capital, RUNGS, word } from '@/shared/words'
 import LadderRow from './LadderRow.vue'
 import ShedTabs from './ShedTabs.vue'
 import { usePlaces } from '@/shared/usePlaces'
-import { useShedRecords, useShedView } from './useShed'
+import { useShedRecords, ladder } from './useShed'
 
 /** Who may move up today, who must step back, and what the weather and the winter say. */
 const session = useSession()
-const { data: view, error, refetch } = useShedView<Schemas['LadderView']>('/ladder')
+const { data: view, error, refetch } = useQuery(ladder)
 const { saving, problem, record } = useShedRecords()
 const ticked = ref<string[]>([])
 const to = ref('SHADE')

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
 
@@ -15,7 +15,7 @@ const {
   refetch,
 } = useQuery({
   queryKey: ['passport', code],
-  queryFn: () => api<Schemas['Passport']>('GET', `/layers/${code.value}/passport`),
+  queryFn: () => get('/api/v1/layers/{code}/passport', { path: { code: code.value } }),
 })
 </script>
 

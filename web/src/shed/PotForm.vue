@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { Problem, get, parameters } from '@/shared/api/client'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from '@/layers/useLayer'
 import { show, toSend, typed, unitOf, whole } from '@/shared/quantity'
@@ -40,7 +40,10 @@ const query = computed(() => {
 const { data: advice } = useQuery({
   queryKey: ['pot-advice', computed(() => props.layer.code), computed(() => props.layer.revision), query],
   queryFn: () =>
-    api<Schemas['PotAdviceView']>('GET', `/layers/${props.layer.code}/pot-advice?${query.value}`),
+    get('/api/v1/layers/{code}/pot-advice', {
+      path: { code: props.layer.code },
+      query: { ...parameters(query.value) },
+    }),
   placeholderData: keepPreviousData,
 })
 const places = usePlaces()

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import type { Schemas } from '@/shared/api/client'
+import { useQuery } from '@tanstack/vue-query'
 import { dayText } from '@/shared/dates'
 import { litres, show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
 import ShedTabs from './ShedTabs.vue'
-import { useShedView } from './useShed'
+import { potting } from './useShed'
 
 /** What is potted today, into which pots, with how much mix? */
 const session = useSession()
-const { data: view, error, refetch } = useShedView<Schemas['PottingView']>('/potting')
+const { data: view, error, refetch } = useQuery(potting)
 const WHY: Record<string, string> = {
   SEVERED: 'severed, not in a pot yet',
   OUT_OF_MOSS: 'its moss is used up',

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { Problem, type Schemas, get, post } from '@/shared/api/client'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from '@/layers/useLayer'
 import { whole } from '@/shared/quantity'
@@ -21,7 +21,7 @@ const queries = useQueryClient()
 const router = useRouter()
 const { data: test } = useQuery({
   queryKey: ['release-test', computed(() => props.layer.code), computed(() => props.layer.revision)],
-  queryFn: () => api<Schemas['ReleaseView']>('GET', `/layers/${props.layer.code}/release-test`),
+  queryFn: () => get('/api/v1/layers/{code}/release-test', { path: { code: props.layer.code } }),
 })
 const places = usePlaces()
 const raising = useCommand<Schemas['MotherView']>()
@@ -56,13 +56,19 @@ async function release(): Promise<void> {
     })
     return
   }
-  const mother = await raising.send('POST', `/layers/${props.layer.code}/mother`, {
-    code: code.value.trim(),
-    placeId: Number(placeId.value),
-    rootRun: rootRun.value,
-    leafyShoots: whole(shoots.value),
-    reason: reason.value.trim(),
-  })
+  const mother = await raising.send((commandId) =>
+    post('/api/v1/layers/{code}/mother', {
+      path: { code: props.layer.code },
+      body: {
+        code: code.value.trim(),
+        placeId: Number(placeId.value),
+        rootRun: rootRun.value,
+        leafyShoots: whole(shoots.value),
+        reason: reason.value.trim(),
+      },
+      commandId,
+    }),
+  )
   if (mother) {
     await queries.invalidateQueries()
     await router.push({ name: 'mother', params: { id: String(mother.id) } })

@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { Problem, type Schemas, get, parameters } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from '@/layers/useLayer'
@@ -45,7 +45,10 @@ const {
 } = useQuery({
   queryKey: ['leaf-balance', computed(() => props.layer.code), computed(() => props.layer.revision), query],
   queryFn: () =>
-    api<Schemas['LeafBalanceView']>('GET', `/layers/${props.layer.code}/leaf-balance?${query.value}`),
+    get('/api/v1/layers/{code}/leaf-balance', {
+      path: { code: props.layer.code },
+      query: { ...parameters(query.value) },
+    }),
   placeholderData: keepPreviousData,
 })
 const places = usePlaces()

@@ -2,7 +2,7 @@
 import { useI18n } from 'vue-i18n'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -10,14 +10,14 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useStems } from '@/stem/useStems'
 import SeverCard from './SeverCard.vue'
 import ShedTabs from './ShedTabs.vue'
-import { useShedRecords, useShedView } from './useShed'
+import { useShedRecords, severing } from './useShed'
 
 /** Sever today? */
 const session = useSession()
-const { data: view, error, refetch } = useShedView<Schemas['SeveringView']>('/severing')
+const { data: view, error, refetch } = useQuery(severing)
 const { data: supply } = useQuery({
   queryKey: ['shed', 'supply-figure'],
-  queryFn: () => api<Schemas['SupplyView']>('GET', '/supply-figure'),
+  queryFn: () => get('/api/v1/supply-figure'),
 })
 const { saving, problem, record } = useShedRecords()
 

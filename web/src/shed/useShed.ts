@@ -1,14 +1,17 @@
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { queryOptions, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, type Schemas } from '@/shared/api/client'
 import { useOutbox } from '@/shared/device/outbox'
 import { KINDS } from '@/shared/words'
 import { toast } from '@/shared/ui/toasts'
 
 /** What the shed's pages show, each fetched when it is looked at. */
-export function useShedView<T>(path: '/severing' | '/potting' | '/ladder') {
-  return useQuery({ queryKey: ['shed', path], queryFn: () => api<T>('GET', path) })
-}
+export const severing = queryOptions({
+  queryKey: ['shed', 'severing'],
+  queryFn: () => get('/api/v1/severing'),
+})
+export const potting = queryOptions({ queryKey: ['shed', 'potting'], queryFn: () => get('/api/v1/potting') })
+export const ladder = queryOptions({ queryKey: ['shed', 'ladder'], queryFn: () => get('/api/v1/ladder') })
 
 /** Records for one plant or for many, through the queue of this device; every page is fetched anew after it. */
 export function useShedRecords() {

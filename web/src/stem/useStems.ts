@@ -1,5 +1,5 @@
 import { shallowReactive, watch, type Ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get } from '@/shared/api/client'
 
 type Stem = Schemas['LayerStem']
 export interface Listed {
@@ -29,7 +29,9 @@ export function useStems(lines: Ref<Listed[]>) {
     for (let i = 0; i < some.length; i += AT_ONCE) {
       const part = some.slice(i, i + AT_ONCE)
       try {
-        const found = await api<Stem[]>('GET', `/layer-stems?codes=${part.map((one) => one.code).join(',')}`)
+        const found = await get('/api/v1/layer-stems', {
+          query: { codes: part.map((one) => one.code).join(',') },
+        })
         found.forEach((stem) => stems.set(stem.code, stem))
       } catch {
         // the list says everything without them; they are asked for again with the next one

@@ -10,6 +10,7 @@ import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import { WOODS } from '@/shared/words'
+import { post, put } from '@/shared/api/client'
 
 const props = defineProps<{ motherId: string; limb: Schemas['LimbView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
@@ -49,8 +50,10 @@ async function save(): Promise<void> {
     version: version.value,
   }
   const done = old
-    ? await send('PUT', `/limbs/${old.id}`, body)
-    : await send('POST', `/mothers/${props.motherId}/limbs`, body)
+    ? await send((commandId) => put('/api/v1/limbs/{limbId}', { path: { limbId: old.id }, body, commandId }))
+    : await send((commandId) =>
+        post('/api/v1/mothers/{motherId}/limbs', { path: { motherId: props.motherId }, body, commandId }),
+      )
   if (done) emit('saved')
 }
 

@@ -5,13 +5,14 @@ export type Change = 'retirement' | 'return' | 'relabelling' | 'merger'
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { post, type Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import { capital } from '@/shared/words'
+import { stockLines } from '@/shared/api/stock'
 
 /** Retiring, using again, relabelling and merging: each says what it does to the layers, and keeps a reason. */
 const props = defineProps<{
@@ -29,10 +30,7 @@ const on = ref(session.today)
 const speciesCode = ref(mother.value.speciesCode)
 const variety = ref(mother.value.variety)
 const into = ref('')
-const { data: lines } = useQuery({
-  queryKey: ['mothers', 'stock'],
-  queryFn: () => api<Schemas['MotherLine'][]>('GET', '/stock'),
-})
+const { data: lines } = useQuery(stockLines)
 const TITLES: Record<Change, string> = {
   retirement: 'Retire it',
   return: 'Use it again',
@@ -66,13 +64,29 @@ const intoOptions = computed<[string, string][]>(() => [
 
 async function save(): Promise<void> {
   const about = { reason: reason.value.trim(), version: mother.value.version }
-  const bodies: Record<Change, object> = {
-    retirement: { ...about, on: on.value || null },
-    return: about,
-    relabelling: { ...about, speciesCode: speciesCode.value, variety: variety.value.trim() },
-    merger: { ...about, into: into.value ? Number(into.value) : null },
+  const path = { motherId: mother.value.id! }
+  const changes: Record<Change, (commandId: string) => Promise<unknown>> = {
+    retirement: (commandId) =>
+      post('/api/v1/mothers/{motherId}/retirement', {
+        path,
+        body: { ...about, on: on.value || null },
+        commandId,
+      }),
+    return: (commandId) => post('/api/v1/mothers/{motherId}/return', { path, body: about, commandId }),
+    relabelling: (commandId) =>
+      post('/api/v1/mothers/{motherId}/relabelling', {
+        path,
+        body: { ...about, speciesCode: speciesCode.value, variety: variety.value.trim() },
+        commandId,
+      }),
+    merger: (commandId) =>
+      post('/api/v1/mothers/{motherId}/merger', {
+        path,
+        body: { ...about, into: into.value ? Number(into.value) : null },
+        commandId,
+      }),
   }
-  if (await send('POST', `/mothers/${mother.value.id}/${props.change}`, bodies[props.change])) emit('saved')
+  if (await send(changes[props.change])) emit('saved')
 }
 </script>
 

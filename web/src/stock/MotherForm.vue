@@ -11,6 +11,7 @@ import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import { RIGHTS } from '@/shared/words'
+import { post, put } from '@/shared/api/client'
 
 const props = defineProps<{
   mother: Schemas['MotherView'] | null
@@ -63,7 +64,11 @@ async function save(): Promise<void> {
     note: note.value.trim(),
     version: version.value,
   }
-  const done = old ? await send('PUT', `/mothers/${old.id}`, body) : await send('POST', '/mothers', body)
+  const done = old
+    ? await send((commandId) =>
+        put('/api/v1/mothers/{motherId}', { path: { motherId: old.id }, body, commandId }),
+      )
+    : await send((commandId) => post('/api/v1/mothers', { body, commandId }))
   if (done) emit('saved', done)
 }
 

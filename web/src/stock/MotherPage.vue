@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -17,20 +17,15 @@ import Pedigree from './Pedigree.vue'
 import MotherHistory from './MotherHistory.vue'
 import TakenTable from './TakenTable.vue'
 import { useMother } from './useMother'
+import { allPlaces, allSpecies } from '@/shared/api/nursery'
 
 /** May this one give more layers, and from which limb? */
 const route = useRoute()
 const session = useSession()
 const id = computed(() => String(route.params.id))
 const { page, loadError, reload, changed } = useMother(id)
-const { data: places } = useQuery({
-  queryKey: ['places'],
-  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-})
-const { data: species } = useQuery({
-  queryKey: ['species'],
-  queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
-})
+const { data: places } = useQuery(allPlaces)
+const { data: species } = useQuery(allSpecies)
 const doing = ref<'' | 'edit' | 'limb' | Change>('')
 const editedLimb = ref<Schemas['LimbStand'] | null>(null)
 const chosen = ref('')

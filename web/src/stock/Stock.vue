@@ -2,33 +2,22 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import MotherForm from './MotherForm.vue'
 import MotherLine from './MotherLine.vue'
+import { stockLines } from '@/shared/api/stock'
+import { allPlaces, allSpecies } from '@/shared/api/nursery'
 
 /** Which mother? */
 const session = useSession()
 const queries = useQueryClient()
 const route = useRoute()
 const router = useRouter()
-const {
-  data: lines,
-  error,
-  refetch,
-} = useQuery({
-  queryKey: ['mothers', 'stock'],
-  queryFn: () => api<Schemas['MotherLine'][]>('GET', '/stock'),
-})
-const { data: places } = useQuery({
-  queryKey: ['places'],
-  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-})
-const { data: species } = useQuery({
-  queryKey: ['species'],
-  queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
-})
+const { data: lines, error, refetch } = useQuery(stockLines)
+const { data: places } = useQuery(allPlaces)
+const { data: species } = useQuery(allSpecies)
 const adding = ref(false)
 const wanted = computed({
   get: () => String(route.query.q ?? ''),

@@ -46,7 +46,7 @@ const body = computed(() => ({
   leanDeg: number(lean.value),
   layers: number(layers.value),
 }))
-const { answer, problem, error, ask } = useSum<Schemas['BallSums']>('ball', body)
+const { answer, problem, error, ask } = useSum('/api/v1/sums/ball', body)
 watch(answer, (found) => {
   if (found) emit('medium', found.mediumMl, medium.value)
 })

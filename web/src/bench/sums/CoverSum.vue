@@ -35,7 +35,7 @@ const body = computed(() =>
       }
     : null,
 )
-const { answer, problem, error, ask } = useSum<Schemas['CoverView']>('cover', body)
+const { answer, problem, error, ask } = useSum('/api/v1/sums/cover', body)
 </script>
 
 <template>

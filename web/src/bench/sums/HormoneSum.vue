@@ -33,7 +33,7 @@ const body = computed(() => ({
   speciesCode: code.value || null,
   wood: wood.value,
 }))
-const { answer, problem, error, ask } = useSum<Schemas['HormoneSums']>('hormone', body)
+const { answer, problem, error, ask } = useSum('/api/v1/sums/hormone', body)
 const mg = (value: number) =>
   value < 1000 ? `${Number(value.toPrecision(4))} mg` : `${Number((value / 1000).toPrecision(4))} g`
 </script>

@@ -29,7 +29,7 @@ const body = computed(() => ({
   medium: medium.value,
   mixMl: toSend(amount.value, 'volume', session.units),
 }))
-const { answer, problem, error, ask } = useSum<Schemas['MediumSums']>('medium', body)
+const { answer, problem, error, ask } = useSum('/api/v1/sums/medium', body)
 const dose = (one: Schemas['DoseView']) =>
   show(one.amount, one.unit === 'G' ? 'mass' : 'volume', session.units)
 </script>

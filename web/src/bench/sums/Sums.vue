@@ -2,26 +2,17 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
 import BallSum from './BallSum.vue'
 import CoverSum from './CoverSum.vue'
 import HormoneSum from './HormoneSum.vue'
 import MediumSum from './MediumSum.vue'
+import { allPlaces, allRecipes, allSpecies } from '@/shared/api/nursery'
 
 /** The sums of the bench on their own: nothing is saved. */
 const route = useRoute()
-const { data: species } = useQuery({
-  queryKey: ['species'],
-  queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
-})
-const { data: places } = useQuery({
-  queryKey: ['places'],
-  queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
-})
-const { data: recipes } = useQuery({
-  queryKey: ['recipes'],
-  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
-})
+const { data: species } = useQuery(allSpecies)
+const { data: places } = useQuery(allPlaces)
+const { data: recipes } = useQuery(allRecipes)
 const isFromBatch = computed(() => Boolean(route.query.diameter))
 const begin = computed<Record<string, string>>(() => {
   const given = Object.fromEntries(

@@ -1,11 +1,15 @@
 import { onScopeDispose, ref, watch, type Ref } from 'vue'
-import { api, Problem } from '@/shared/api/client'
+import type { PathsWithMethod } from 'openapi-typescript-helpers'
+import { post, Problem, type Answer } from '@/shared/api/client'
+import type { paths } from '@/shared/api/schema'
+
+type Sum = PathsWithMethod<paths, 'post'> & `/api/v1/sums/${string}`
 
 const SETTLE_MS = 250
 
 /** Asks for a sum as its numbers are typed; an answer that was overtaken is dropped. Null is asked for nothing. */
-export function useSum<T>(path: string, body: Ref<unknown>) {
-  const answer = ref<T | null>(null) as Ref<T | null>
+export function useSum<P extends Sum>(path: P, body: Ref<unknown>) {
+  const answer = ref(null) as Ref<Answer<P, 'post'> | null>
   const problem = ref<unknown>(null)
   let timer: ReturnType<typeof setTimeout> | undefined
   let asked = 0
@@ -18,7 +22,7 @@ export function useSum<T>(path: string, body: Ref<unknown>) {
       return
     }
     try {
-      const found = await api<T>('POST', `/sums/${path}`, body.value)
+      const found = await post(path, { body: body.value as never })
       if (mine !== asked) return
       answer.value = found
       problem.value = null

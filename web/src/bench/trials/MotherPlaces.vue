@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get } from '@/shared/api/client'
 
 /** How many places of a trial on one mother: on limbs that are on record, and elsewhere. */
 const props = defineProps<{ line: Schemas['MotherLine'] }>()
@@ -9,7 +9,7 @@ const emit = defineEmits<{ put: [motherId: number, limbId: number | null, count:
 const counts = ref<Record<string, string>>({})
 const { data: page } = useQuery({
   queryKey: ['mothers', 'page', String(props.line.mother.id)],
-  queryFn: () => api<Schemas['MotherPage']>('GET', `/stock/${props.line.mother.id}`),
+  queryFn: () => get('/api/v1/stock/{motherId}', { path: { motherId: props.line.mother.id } }),
   enabled: props.line.limbs > 0,
 })
 const limbs = computed(() => (page.value?.limbs ?? []).filter((one) => !one.limb.goneOn))

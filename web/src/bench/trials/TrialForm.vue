@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { Problem, type Schemas, get, parameters, post } from '@/shared/api/client'
 import { number } from '@/shared/quantity'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
@@ -10,6 +10,8 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import { capital } from '@/shared/words'
 import MotherPlaces from './MotherPlaces.vue'
+import { allRecipes } from '@/shared/api/nursery'
+import { stockLines } from '@/shared/api/stock'
 
 /** The question, the arms, how many it takes, and where. */
 const emit = defineEmits<{ begun: [trial: Schemas['TrialPage']]; close: [] }>()
@@ -25,14 +27,8 @@ const species = ref('')
 /** Places by mother and limb. */
 const places = ref<Record<string, { motherId: number; limbId: number | null; count: number }>>({})
 
-const { data: recipes } = useQuery({
-  queryKey: ['recipes'],
-  queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
-})
-const { data: lines } = useQuery({
-  queryKey: ['mothers', 'stock'],
-  queryFn: () => api<Schemas['MotherLine'][]>('GET', '/stock'),
-})
+const { data: recipes } = useQuery(allRecipes)
+const { data: lines } = useQuery(stockLines)
 const options = computed<[string, string][]>(() => [
   ['', 'Choose a recipe'],
   ...(recipes.value ?? []).map((one): [string, string] => [String(one.id), one.name]),
@@ -55,7 +51,7 @@ const sizeQuery = computed(
 )
 const size = useQuery({
   queryKey: computed(() => ['trial-size', sizeQuery.value]),
-  queryFn: () => api<Schemas['TrialSizeView']>('GET', `/trial-sizes?${sizeQuery.value}`),
+  queryFn: () => get('/api/v1/trial-sizes', { query: { ...parameters(sizeQuery.value) } }),
   placeholderData: keepPreviousData,
   retry: false,
 })
@@ -63,7 +59,7 @@ const sizeError = (field: string) =>
   size.error.value instanceof Problem ? size.error.value.of(field) : undefined
 const { data: differences } = useQuery({
   queryKey: computed(() => ['recipe-differences', chosen.value.join(',')]),
-  queryFn: () => api<string[]>('GET', `/recipe-differences?recipes=${chosen.value.join(',')}`),
+  queryFn: () => get('/api/v1/recipe-differences', { query: { recipes: chosen.value.join(',') } }),
   enabled: computed(() => chosen.value.length >= 2 && new Set(chosen.value).size === chosen.value.length),
 })
 const listed = computed(() => Object.values(places.value).filter((one) => one.count > 0))
@@ -76,18 +72,23 @@ function put(motherId: number, limbId: number | null, count: number): void {
 }
 
 async function begin(): Promise<void> {
-  const begun = await send('POST', '/trials', {
-    name: name.value.trim(),
-    question: question.value.trim(),
-    recipeIds: chosen.value.map(Number),
-    size: {
-      share: percent(share.value),
-      otherShare: percent(otherShare.value),
-      significance: Number(significance.value),
-      power: Number(power.value),
-    },
-    places: listed.value,
-  })
+  const begun = await send((commandId) =>
+    post('/api/v1/trials', {
+      body: {
+        name: name.value.trim(),
+        question: question.value.trim(),
+        recipeIds: chosen.value.map(Number),
+        size: {
+          share: percent(share.value),
+          otherShare: percent(otherShare.value),
+          significance: Number(significance.value),
+          power: Number(power.value),
+        },
+        places: listed.value,
+      },
+      commandId,
+    }),
+  )
   if (begun) emit('begun', begun)
 }
 </script>

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { api, Problem, type Schemas } from '@/shared/api/client'
+import { Problem, type Schemas, get, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -20,7 +20,7 @@ const {
   refetch,
 } = useQuery({
   queryKey: computed(() => ['trials', 'page', id.value]),
-  queryFn: () => api<Schemas['TrialPage']>('GET', `/trials/${id.value}`),
+  queryFn: () => get('/api/v1/trials/{trialId}', { path: { trialId: id.value } }),
 })
 const { saving, problem, send } = useCommand<Schemas['TrialPage']>()
 const isOpen = computed(() => page.value && !page.value.line.closedOn)
@@ -45,12 +45,28 @@ const free = (on: OnMother, arm: number) => on.places.filter((one) => one.arm ==
 const FILLS = ['bg-lichen-pale', 'bg-sap-pale', 'bg-water-pale', 'bg-rust-pale', 'bg-wood', 'bg-paper']
 
 async function close(): Promise<void> {
-  if (await send('POST', `/trials/${id.value}/closing`, { version: page.value!.version })) {
+  if (
+    await send((commandId) =>
+      post('/api/v1/trials/{trialId}/closing', {
+        path: { trialId: id.value },
+        body: { version: page.value!.version },
+        commandId,
+      }),
+    )
+  ) {
     await queries.invalidateQueries({ queryKey: ['trials'] })
   }
 }
 async function decide(choice: { arm: number; note: string }): Promise<void> {
-  if (await send('POST', `/trials/${id.value}/decision`, { ...choice, version: page.value!.version })) {
+  if (
+    await send((commandId) =>
+      post('/api/v1/trials/{trialId}/decision', {
+        path: { trialId: id.value },
+        body: { ...choice, version: page.value!.version },
+        commandId,
+      }),
+    )
+  ) {
     await queries.invalidateQueries()
   }
 }

@@ -2,23 +2,17 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TrialForm from './TrialForm.vue'
+import { allTrials } from '@/shared/api/nursery'
 
 /** What do we want to find out? */
 const session = useSession()
 const router = useRouter()
-const {
-  data: trials,
-  error,
-  refetch,
-} = useQuery({
-  queryKey: ['trials'],
-  queryFn: () => api<Schemas['TrialLine'][]>('GET', '/trials'),
-})
+const { data: trials, error, refetch } = useQuery(allTrials)
 const beginning = ref(false)
 
 function begun(trial: Schemas['TrialPage']): void {

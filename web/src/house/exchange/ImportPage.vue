@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, toRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { get, remove } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import ImportOutcome from './ImportOutcome.vue'
 import MappingTable from './MappingTable.vue'
@@ -16,7 +16,7 @@ const router = useRouter()
 const { file, error, problem, atWork, mapping, look, take, stop, readAs } = useImport(toRef(props, 'fileId'))
 const { data: tables } = useQuery({
   queryKey: ['tables'],
-  queryFn: () => api<Schemas['TableView'][]>('GET', '/tables'),
+  queryFn: () => get('/api/v1/tables'),
 })
 const table = computed(() => tables.value?.find((one) => one.name === mapping.value?.table))
 const missing = computed(
@@ -50,7 +50,7 @@ const good = computed(() => {
 })
 
 async function forget(): Promise<void> {
-  await api('DELETE', `/imports/${props.fileId}`).catch(() => undefined)
+  await remove('/api/v1/imports/{fileId}', { path: { fileId: props.fileId } }).catch(() => undefined)
   await router.push({ name: 'records' })
 }
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get } from '@/shared/api/client'
 import Field from '@/shared/ui/Field.vue'
 
 /** Another nursery in the place of this one: typed out, for nothing of this one stays. */
@@ -10,7 +10,7 @@ const emit = defineEmits<{ take: [nursery: string] }>()
 const typed = ref('')
 const { data: site } = useQuery({
   queryKey: ['site', 'name'],
-  queryFn: () => api<Schemas['SiteView']>('GET', '/site').catch(() => null),
+  queryFn: () => get('/api/v1/site').catch(() => null),
 })
 const ready = computed(
   () =>

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { sendFile } from './sendFile'
@@ -13,7 +13,7 @@ const session = useSession()
 const router = useRouter()
 const { data: tables, error } = useQuery({
   queryKey: ['tables'],
-  queryFn: () => api<Schemas['TableView'][]>('GET', '/tables'),
+  queryFn: () => get('/api/v1/tables'),
 })
 const sending = ref('')
 const problem = ref<unknown>(null)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { watch } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { get } from '@/shared/api/client'
 import { meaning } from './meaning'
 import type { Name } from './useNames'
 
@@ -19,10 +19,7 @@ const emit = defineEmits<{ change: [values: Record<string, string>] }>()
 const { data: words } = useQuery({
   queryKey: ['import-words', () => props.fileId, () => props.from],
   queryFn: () =>
-    api<Schemas['WordCount'][]>(
-      'GET',
-      `/imports/${props.fileId}/words?column=${encodeURIComponent(props.from)}`,
-    ),
+    get('/api/v1/imports/{fileId}/words', { path: { fileId: props.fileId }, query: { column: props.from } }),
 })
 const known = (word: string) => props.names.some(([value]) => value === word)
 

@@ -1,4 +1,4 @@
-import { api, newCommandId, Problem, type Schemas } from '@/shared/api/client'
+import { newCommandId, Problem, put } from '@/shared/api/client'
 
 const MAX_BYTES_OF_A_TABLE = 100_000_000
 
@@ -16,11 +16,11 @@ export async function sendFile(file: File): Promise<string> {
     )
   const id = newCommandId()
   const type = isNursery ? 'application/json' : 'text/csv'
-  await api<Schemas['ImportView']>(
-    'PUT',
-    `/imports/${id}?name=${encodeURIComponent(file.name.slice(-200))}`,
-    new Blob([file], { type }),
-  )
+  await put('/api/v1/imports/{fileId}', {
+    path: { fileId: id },
+    query: { name: file.name.slice(-200) },
+    body: new Blob([file], { type }),
+  })
   return id
 }
 

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch, type Ref } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get, post } from '@/shared/api/client'
 import type { FileMapping } from './mapping'
 
 /** A file on its way in: what it is, how far it is, and what can be done with it. */
@@ -10,7 +10,7 @@ export function useImport(fileId: Ref<string>) {
   const key = computed(() => ['import', fileId.value])
   const { data: file, error } = useQuery({
     queryKey: key,
-    queryFn: () => api<Schemas['ImportView']>('GET', `/imports/${fileId.value}`),
+    queryFn: () => get('/api/v1/imports/{fileId}', { path: { fileId: fileId.value } }),
     // it works by itself: how far it is, is asked until it is over
     refetchInterval: (query) => (isAtWork(query.state.data) ? 400 : false),
   })
@@ -25,25 +25,35 @@ export function useImport(fileId: Ref<string>) {
   )
 
   /** @returns whether it was heard */
-  async function send(what: string, body?: unknown): Promise<boolean> {
+  async function send(write: Promise<Schemas['ImportView']>): Promise<boolean> {
     problem.value = null
     try {
-      const answer = await api<Schemas['ImportView']>('POST', `/imports/${fileId.value}/${what}`, body)
-      queries.setQueryData(key.value, answer)
+      queries.setQueryData(key.value, await write)
       return true
     } catch (failure) {
       problem.value = failure
       return false
     }
   }
-  const look = () => send('looks', { mapping: mapping.value })
-  const take = (nursery?: string) => send('takings', { mapping: mapping.value, nursery })
-  const stop = () => send('stops')
+  const path = computed(() => ({ fileId: fileId.value }))
+  const look = () =>
+    send(post('/api/v1/imports/{fileId}/looks', { path: path.value, body: { mapping: mapping.value } }))
+  const take = (nursery?: string) =>
+    send(
+      post('/api/v1/imports/{fileId}/takings', {
+        path: path.value,
+        body: { mapping: mapping.value, nursery },
+      }),
+    )
+  const stop = () => send(post('/api/v1/imports/{fileId}/stops', { path: path.value }))
 
   async function readAs(table: string): Promise<void> {
     problem.value = null
     try {
-      mapping.value = await api<FileMapping>('POST', `/imports/${fileId.value}/suggestions`, { table })
+      mapping.value = await post('/api/v1/imports/{fileId}/suggestions', {
+        path: { fileId: fileId.value },
+        body: { table },
+      })
     } catch (failure) {
       problem.value = failure
     }

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get } from '@/shared/api/client'
 import { codeWords } from './words'
 
 /** Whether a cell of a column may only say one of some words: its list may still be on its way. */
@@ -20,22 +20,22 @@ export function useNames(column: () => Schemas['ColumnView']) {
   const is = (name: string) => column().kind === 'NAME' && column().name === name
   const mothers = useQuery({
     queryKey: ['mothers', 'names'],
-    queryFn: () => api<Schemas['MotherView'][]>('GET', '/mothers'),
+    queryFn: () => get('/api/v1/mothers'),
     enabled: computed(() => is('mother')),
   })
   const recipes = useQuery({
     queryKey: ['recipes'],
-    queryFn: () => api<Schemas['RecipeView'][]>('GET', '/recipes'),
+    queryFn: () => get('/api/v1/recipes'),
     enabled: computed(() => is('recipe')),
   })
   const places = useQuery({
     queryKey: ['places'],
-    queryFn: () => api<Schemas['PlaceView'][]>('GET', '/places'),
+    queryFn: () => get('/api/v1/places'),
     enabled: computed(() => is('place')),
   })
   const species = useQuery({
     queryKey: ['species'],
-    queryFn: () => api<Schemas['SpeciesView'][]>('GET', '/species'),
+    queryFn: () => get('/api/v1/species'),
     enabled: computed(() => isSpecies(column())),
   })
   return computed<Name[]>(() => {

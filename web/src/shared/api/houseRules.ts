@@ -1,11 +1,11 @@
 import { queryOptions, useQuery } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { api, type Schemas } from './client'
+import { get } from './client'
 
 /** Every figure that the sums turn on, as the house has it. */
 export const houseRules = queryOptions({
   queryKey: ['house-rules'],
-  queryFn: () => api<Schemas['RulesView']>('GET', '/house-rules'),
+  queryFn: () => get('/api/v1/house-rules'),
 })
 
 /** One of them by its code; undefined until it is known. */

@@ -2834,58 +2834,6 @@ export interface components {
             /** Format: int32 */
             widestGapDeg: number;
         };
-        LayerQuery: {
-            /** Format: uuid */
-            batch: string;
-            /** @enum {string} */
-            cause: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST";
-            /** @enum {string} */
-            cover: "CLEAR" | "BLACK" | "FOIL" | "WHITE";
-            cursor: string;
-            hand: string;
-            /** Format: double */
-            hormonePpm: number;
-            job: string;
-            late: boolean;
-            /** Format: int32 */
-            limit: number;
-            /** Format: int64 */
-            line: number;
-            /** @enum {string} */
-            medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
-            /** Format: int64 */
-            motherId: number;
-            /** Format: int64 */
-            motherPlace: number;
-            /** @enum {string} */
-            outcome: "FINISHED" | "UNDER_WAY" | "ROOTING_KNOWN" | "ROOTED" | "NOT_ROOTED" | "ESTABLISHING_KNOWN" | "ESTABLISHED" | "LOST_AFTER_SEVERANCE" | "SEEN_FULL";
-            /** @enum {string} */
-            phase: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN";
-            /** Format: int64 */
-            placeId: number;
-            /** @enum {string} */
-            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
-            q: string;
-            /** Format: int64 */
-            recipe: number;
-            sort: string;
-            species: string;
-            /** @enum {string} */
-            stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
-            /** Format: int64 */
-            trial: number;
-            variety: string;
-            /** Format: int32 */
-            week: number;
-            /** @enum {string} */
-            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
-            /** @enum {string} */
-            wound: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED";
-            /** @enum {string} */
-            wrap: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT";
-            /** Format: int32 */
-            year: number;
-        };
         LayerStem: {
             code: string;
             drawing: components["schemas"]["Drawing"];
@@ -4175,6 +4123,7 @@ export interface components {
             jobs: number;
             /** Format: int64 */
             later: number;
+            laterIsLeast: boolean;
             leaves: components["schemas"]["LeafSeason"][];
             /** Format: double */
             minutes: number;
@@ -5019,8 +4968,36 @@ export type $defs = Record<string, never>;
 export interface operations {
     backtests: {
         parameters: {
-            query: {
-                query: components["schemas"]["LayerQuery"];
+            query?: {
+                batch?: string | null;
+                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | null;
+                cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
+                cursor?: string | null;
+                hand?: string | null;
+                hormonePpm?: number | null;
+                job?: string | null;
+                late?: boolean | null;
+                limit?: number | null;
+                line?: number | null;
+                medium?: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL" | null;
+                motherId?: number | null;
+                motherPlace?: number | null;
+                outcome?: "FINISHED" | "UNDER_WAY" | "ROOTING_KNOWN" | "ROOTED" | "NOT_ROOTED" | "ESTABLISHING_KNOWN" | "ESTABLISHED" | "LOST_AFTER_SEVERANCE" | "SEEN_FULL" | null;
+                phase?: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN" | null;
+                placeId?: number | null;
+                position?: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK" | null;
+                q?: string | null;
+                recipe?: number | null;
+                sort?: string | null;
+                species?: string | null;
+                stage?: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE" | null;
+                trial?: number | null;
+                variety?: string | null;
+                week?: number | null;
+                wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+                wound?: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED" | null;
+                wrap?: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT" | null;
+                year?: number | null;
             };
             header?: never;
             path?: never;
@@ -5034,7 +5011,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BacktestView"];
+                    "application/json": components["schemas"]["BacktestView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5063,7 +5040,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BackupsView"];
+                    "application/json": components["schemas"]["BackupsView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5098,7 +5075,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BatchSet"];
+                    "application/json": components["schemas"]["BatchSet"];
                 };
             };
             /** @description A refusal, explained */
@@ -5134,7 +5111,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SideBySide"];
+                    "application/json": components["schemas"]["SideBySide"];
                 };
             };
             /** @description A refusal, explained */
@@ -5163,7 +5140,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ClockView"];
+                    "application/json": components["schemas"]["ClockView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5196,7 +5173,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ClockView"];
+                    "application/json": components["schemas"]["ClockView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5229,7 +5206,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PersonView"];
+                    "application/json": components["schemas"]["PersonView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5258,7 +5235,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Hands"];
+                    "application/json": components["schemas"]["Hands"];
                 };
             };
             /** @description A refusal, explained */
@@ -5287,7 +5264,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RulesView"];
+                    "application/json": components["schemas"]["RulesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5322,7 +5299,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RulesView"];
+                    "application/json": components["schemas"]["RulesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5355,7 +5332,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Moves"];
+                    "application/json": components["schemas"]["Moves"];
                 };
             };
             /** @description A refusal, explained */
@@ -5386,7 +5363,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ImportView"];
+                    "application/json": components["schemas"]["ImportView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5419,7 +5396,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ImportView"];
+                    "application/json": components["schemas"]["ImportView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5483,7 +5460,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ImportView"];
+                    "application/json": components["schemas"]["ImportView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5514,7 +5491,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ImportView"];
+                    "application/json": components["schemas"]["ImportView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5549,7 +5526,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Mapping"];
+                    "application/json": components["schemas"]["Mapping"];
                 };
             };
             /** @description A refusal, explained */
@@ -5584,7 +5561,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ImportView"];
+                    "application/json": components["schemas"]["ImportView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5617,7 +5594,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WordCount"][];
+                    "application/json": components["schemas"]["WordCount"][];
                 };
             };
             /** @description A refusal, explained */
@@ -5646,7 +5623,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LabelGrid"][];
+                    "application/json": components["schemas"]["LabelGrid"][];
                 };
             };
             /** @description A refusal, explained */
@@ -5710,7 +5687,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LadderView"];
+                    "application/json": components["schemas"]["LadderView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5741,7 +5718,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayerCard"][];
+                    "application/json": components["schemas"]["LayerCard"][];
                 };
             };
             /** @description A refusal, explained */
@@ -5772,7 +5749,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Changes"];
+                    "application/json": components["schemas"]["Changes"];
                 };
             };
             /** @description A refusal, explained */
@@ -5807,7 +5784,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ManyRecorded"];
+                    "application/json": components["schemas"]["ManyRecorded"];
                 };
             };
             /** @description A refusal, explained */
@@ -5838,7 +5815,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayerStem"][];
+                    "application/json": components["schemas"]["LayerStem"][];
                 };
             };
             /** @description A refusal, explained */
@@ -5897,7 +5874,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayerLines"];
+                    "application/json": components["schemas"]["LayerLines"];
                 };
             };
             /** @description A refusal, explained */
@@ -5928,7 +5905,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LayerPage"];
+                    "application/json": components["schemas"]["LayerPage"];
                 };
             };
             /** @description A refusal, explained */
@@ -5962,7 +5939,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LeafBalanceView"];
+                    "application/json": components["schemas"]["LeafBalanceView"];
                 };
             };
             /** @description A refusal, explained */
@@ -5999,7 +5976,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherView"];
+                    "application/json": components["schemas"]["MotherView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6030,7 +6007,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Passport"];
+                    "application/json": components["schemas"]["Passport"];
                 };
             };
             /** @description A refusal, explained */
@@ -6092,7 +6069,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PhotoView"][];
+                    "application/json": components["schemas"]["PhotoView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -6134,7 +6111,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PhotoView"];
+                    "application/json": components["schemas"]["PhotoView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6199,7 +6176,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PotAdviceView"];
+                    "application/json": components["schemas"]["PotAdviceView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6237,7 +6214,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RecordAnswer"];
+                    "application/json": components["schemas"]["RecordAnswer"];
                 };
             };
             /** @description A refusal, explained */
@@ -6268,7 +6245,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ReleaseView"];
+                    "application/json": components["schemas"]["ReleaseView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6299,7 +6276,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["OfLayer"];
+                    "application/json": components["schemas"]["OfLayer"];
                 };
             };
             /** @description It is part of none */
@@ -6341,7 +6318,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LeafRecordView"];
+                    "application/json": components["schemas"]["LeafRecordView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6374,7 +6351,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LeafRecordView"];
+                    "application/json": components["schemas"]["LeafRecordView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6403,7 +6380,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LeafSeason"][];
+                    "application/json": components["schemas"]["LeafSeason"][];
                 };
             };
             /** @description A refusal, explained */
@@ -6419,9 +6396,37 @@ export interface operations {
     };
     ledgerTable: {
         parameters: {
-            query: {
+            query?: {
+                batch?: string | null;
                 by?: "SPECIES" | "VARIETY" | "MOTHER" | "PLACE" | "RECIPE" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "WOOD" | "POSITION" | "WEEK" | "HAND" | "YEAR";
-                query: components["schemas"]["LayerQuery"];
+                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | null;
+                cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
+                cursor?: string | null;
+                hand?: string | null;
+                hormonePpm?: number | null;
+                job?: string | null;
+                late?: boolean | null;
+                limit?: number | null;
+                line?: number | null;
+                medium?: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL" | null;
+                motherId?: number | null;
+                motherPlace?: number | null;
+                outcome?: "FINISHED" | "UNDER_WAY" | "ROOTING_KNOWN" | "ROOTED" | "NOT_ROOTED" | "ESTABLISHING_KNOWN" | "ESTABLISHED" | "LOST_AFTER_SEVERANCE" | "SEEN_FULL" | null;
+                phase?: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN" | null;
+                placeId?: number | null;
+                position?: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK" | null;
+                q?: string | null;
+                recipe?: number | null;
+                sort?: string | null;
+                species?: string | null;
+                stage?: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE" | null;
+                trial?: number | null;
+                variety?: string | null;
+                week?: number | null;
+                wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+                wound?: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED" | null;
+                wrap?: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT" | null;
+                year?: number | null;
             };
             header?: never;
             path?: never;
@@ -6435,7 +6440,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LedgerTable"];
+                    "application/json": components["schemas"]["LedgerTable"];
                 };
             };
             /** @description A refusal, explained */
@@ -6472,7 +6477,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LimbView"];
+                    "application/json": components["schemas"]["LimbView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6501,7 +6506,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CalendarView"];
+                    "application/json": components["schemas"]["CalendarView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6534,7 +6539,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CalendarAddress"];
+                    "application/json": components["schemas"]["CalendarAddress"];
                 };
             };
             /** @description A refusal, explained */
@@ -6621,7 +6626,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SavedFilter"][];
+                    "application/json": components["schemas"]["SavedFilter"][];
                 };
             };
             /** @description A refusal, explained */
@@ -6654,7 +6659,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SavedFilter"][];
+                    "application/json": components["schemas"]["SavedFilter"][];
                 };
             };
             /** @description A refusal, explained */
@@ -6743,7 +6748,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionOf"][];
+                    "application/json": components["schemas"]["SessionOf"][];
                 };
             };
             /** @description A refusal, explained */
@@ -6805,7 +6810,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PersonView"];
+                    "application/json": components["schemas"]["PersonView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6834,7 +6839,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MethodView"][];
+                    "application/json": components["schemas"]["MethodView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -6863,7 +6868,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherView"][];
+                    "application/json": components["schemas"]["MotherView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -6898,7 +6903,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherView"];
+                    "application/json": components["schemas"]["MotherView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6929,7 +6934,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherView"];
+                    "application/json": components["schemas"]["MotherView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6966,7 +6971,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherView"];
+                    "application/json": components["schemas"]["MotherView"];
                 };
             };
             /** @description A refusal, explained */
@@ -6997,7 +7002,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LimbView"][];
+                    "application/json": components["schemas"]["LimbView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -7034,7 +7039,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["LimbView"];
+                    "application/json": components["schemas"]["LimbView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7071,7 +7076,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherView"];
+                    "application/json": components["schemas"]["MotherView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7102,7 +7107,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PedigreeView"];
+                    "application/json": components["schemas"]["PedigreeView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7139,7 +7144,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherView"];
+                    "application/json": components["schemas"]["MotherView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7176,7 +7181,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherView"];
+                    "application/json": components["schemas"]["MotherView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7213,7 +7218,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherView"];
+                    "application/json": components["schemas"]["MotherView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7271,7 +7276,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": {
+                    "application/json": {
                         [key: string]: unknown;
                     };
                 };
@@ -7302,7 +7307,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PersonView"][];
+                    "application/json": components["schemas"]["PersonView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -7335,7 +7340,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PersonView"];
+                    "application/json": components["schemas"]["PersonView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7370,7 +7375,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PersonView"];
+                    "application/json": components["schemas"]["PersonView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7465,7 +7470,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PlaceView"][];
+                    "application/json": components["schemas"]["PlaceView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -7500,7 +7505,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PlaceView"];
+                    "application/json": components["schemas"]["PlaceView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7537,7 +7542,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PlaceView"];
+                    "application/json": components["schemas"]["PlaceView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7566,7 +7571,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Planned"][];
+                    "application/json": components["schemas"]["Planned"][];
                 };
             };
             /** @description A refusal, explained */
@@ -7601,7 +7606,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Planned"];
+                    "application/json": components["schemas"]["Planned"];
                 };
             };
             /** @description A refusal, explained */
@@ -7638,7 +7643,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Planned"];
+                    "application/json": components["schemas"]["Planned"];
                 };
             };
             /** @description A refusal, explained */
@@ -7667,7 +7672,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PottingView"];
+                    "application/json": components["schemas"]["PottingView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7696,7 +7701,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PricesView"];
+                    "application/json": components["schemas"]["PricesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7731,7 +7736,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PricesView"];
+                    "application/json": components["schemas"]["PricesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7747,8 +7752,36 @@ export interface operations {
     };
     readyTimes: {
         parameters: {
-            query: {
-                query: components["schemas"]["LayerQuery"];
+            query?: {
+                batch?: string | null;
+                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | null;
+                cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
+                cursor?: string | null;
+                hand?: string | null;
+                hormonePpm?: number | null;
+                job?: string | null;
+                late?: boolean | null;
+                limit?: number | null;
+                line?: number | null;
+                medium?: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL" | null;
+                motherId?: number | null;
+                motherPlace?: number | null;
+                outcome?: "FINISHED" | "UNDER_WAY" | "ROOTING_KNOWN" | "ROOTED" | "NOT_ROOTED" | "ESTABLISHING_KNOWN" | "ESTABLISHED" | "LOST_AFTER_SEVERANCE" | "SEEN_FULL" | null;
+                phase?: "ON_MOTHER" | "SEVERED" | "POTTED" | "RELEASED" | "LOST" | "WITHDRAWN" | null;
+                placeId?: number | null;
+                position?: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK" | null;
+                q?: string | null;
+                recipe?: number | null;
+                sort?: string | null;
+                species?: string | null;
+                stage?: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE" | null;
+                trial?: number | null;
+                variety?: string | null;
+                week?: number | null;
+                wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+                wound?: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED" | null;
+                wrap?: "SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT" | null;
+                year?: number | null;
             };
             header?: never;
             path?: never;
@@ -7762,7 +7795,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ReadyTimesView"];
+                    "application/json": components["schemas"]["ReadyTimesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7793,7 +7826,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": string[];
+                    "application/json": string[];
                 };
             };
             /** @description A refusal, explained */
@@ -7822,7 +7855,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RecipeView"][];
+                    "application/json": components["schemas"]["RecipeView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -7857,7 +7890,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RecipeView"];
+                    "application/json": components["schemas"]["RecipeView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7894,7 +7927,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RecipeView"];
+                    "application/json": components["schemas"]["RecipeView"];
                 };
             };
             /** @description A refusal, explained */
@@ -7923,7 +7956,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Progress"];
+                    "application/json": components["schemas"]["Progress"];
                 };
             };
             /** @description A refusal, explained */
@@ -7954,7 +7987,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RoundView"];
+                    "application/json": components["schemas"]["RoundView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8020,7 +8053,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SeasonView"];
+                    "application/json": components["schemas"]["SeasonView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8090,7 +8123,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["NumbersView"];
+                    "application/json": components["schemas"]["NumbersView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8127,7 +8160,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StartView"];
+                    "application/json": components["schemas"]["StartView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8163,7 +8196,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["StartsView"];
+                    "application/json": components["schemas"]["StartsView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8194,7 +8227,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["EventView"][];
+                    "application/json": components["schemas"]["EventView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -8223,7 +8256,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionView"];
+                    "application/json": components["schemas"]["SessionView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8256,7 +8289,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SessionView"];
+                    "application/json": components["schemas"]["SessionView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8349,7 +8382,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SetPreview"];
+                    "application/json": components["schemas"]["SetPreview"];
                 };
             };
             /** @description A refusal, explained */
@@ -8378,7 +8411,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SeveringView"];
+                    "application/json": components["schemas"]["SeveringView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8409,7 +8442,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ShoppingListView"];
+                    "application/json": components["schemas"]["ShoppingListView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8438,7 +8471,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SiteView"];
+                    "application/json": components["schemas"]["SiteView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8473,7 +8506,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SiteView"];
+                    "application/json": components["schemas"]["SiteView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8502,7 +8535,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SpeciesView"][];
+                    "application/json": components["schemas"]["SpeciesView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -8537,7 +8570,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SpeciesView"];
+                    "application/json": components["schemas"]["SpeciesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8568,7 +8601,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SpeciesView"];
+                    "application/json": components["schemas"]["SpeciesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8605,7 +8638,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SpeciesView"];
+                    "application/json": components["schemas"]["SpeciesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8636,7 +8669,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SettledTime"];
+                    "application/json": components["schemas"]["SettledTime"];
                 };
             };
             /** @description A refusal, explained */
@@ -8673,7 +8706,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SettledTime"];
+                    "application/json": components["schemas"]["SettledTime"];
                 };
             };
             /** @description A refusal, explained */
@@ -8708,7 +8741,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Moves"];
+                    "application/json": components["schemas"]["Moves"];
                 };
             };
             /** @description A refusal, explained */
@@ -8743,7 +8776,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Moves"];
+                    "application/json": components["schemas"]["Moves"];
                 };
             };
             /** @description A refusal, explained */
@@ -8774,7 +8807,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SpeciesProfile"];
+                    "application/json": components["schemas"]["SpeciesProfile"];
                 };
             };
             /** @description A refusal, explained */
@@ -8803,7 +8836,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherLine"][];
+                    "application/json": components["schemas"]["MotherLine"][];
                 };
             };
             /** @description A refusal, explained */
@@ -8834,7 +8867,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MotherPage"];
+                    "application/json": components["schemas"]["MotherPage"];
                 };
             };
             /** @description A refusal, explained */
@@ -8867,7 +8900,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["BallSums"];
+                    "application/json": components["schemas"]["BallSums"];
                 };
             };
             /** @description A refusal, explained */
@@ -8900,7 +8933,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["CoverView"];
+                    "application/json": components["schemas"]["CoverView"];
                 };
             };
             /** @description A refusal, explained */
@@ -8933,7 +8966,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["HormoneSums"];
+                    "application/json": components["schemas"]["HormoneSums"];
                 };
             };
             /** @description A refusal, explained */
@@ -8966,7 +8999,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MediumSums"];
+                    "application/json": components["schemas"]["MediumSums"];
                 };
             };
             /** @description A refusal, explained */
@@ -8995,7 +9028,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SuppliesView"];
+                    "application/json": components["schemas"]["SuppliesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -9030,7 +9063,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SuppliesView"];
+                    "application/json": components["schemas"]["SuppliesView"];
                 };
             };
             /** @description A refusal, explained */
@@ -9059,7 +9092,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SupplyView"];
+                    "application/json": components["schemas"]["SupplyView"];
                 };
             };
             /** @description A refusal, explained */
@@ -9088,7 +9121,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TableView"][];
+                    "application/json": components["schemas"]["TableView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -9148,7 +9181,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TargetView"][];
+                    "application/json": components["schemas"]["TargetView"][];
                 };
             };
             /** @description A refusal, explained */
@@ -9183,7 +9216,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TargetView"];
+                    "application/json": components["schemas"]["TargetView"];
                 };
             };
             /** @description A refusal, explained */
@@ -9220,7 +9253,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TargetView"];
+                    "application/json": components["schemas"]["TargetView"];
                 };
             };
             /** @description A refusal, explained */
@@ -9255,7 +9288,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TrialSizeView"];
+                    "application/json": components["schemas"]["TrialSizeView"];
                 };
             };
             /** @description A refusal, explained */
@@ -9284,7 +9317,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TrialLine"][];
+                    "application/json": components["schemas"]["TrialLine"][];
                 };
             };
             /** @description A refusal, explained */
@@ -9319,7 +9352,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TrialPage"];
+                    "application/json": components["schemas"]["TrialPage"];
                 };
             };
             /** @description A refusal, explained */
@@ -9350,7 +9383,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TrialPage"];
+                    "application/json": components["schemas"]["TrialPage"];
                 };
             };
             /** @description A refusal, explained */
@@ -9387,7 +9420,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TrialPage"];
+                    "application/json": components["schemas"]["TrialPage"];
                 };
             };
             /** @description A refusal, explained */
@@ -9424,7 +9457,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["TrialPage"];
+                    "application/json": components["schemas"]["TrialPage"];
                 };
             };
             /** @description A refusal, explained */
@@ -9456,7 +9489,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WeatherView"];
+                    "application/json": components["schemas"]["WeatherView"];
                 };
             };
             /** @description A refusal, explained */
@@ -9493,7 +9526,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["DayView"];
+                    "application/json": components["schemas"]["DayView"];
                 };
             };
             /** @description A refusal, explained */
@@ -9526,7 +9559,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["ImportPreview"];
+                    "application/json": components["schemas"]["ImportPreview"];
                 };
             };
             /** @description A refusal, explained */
@@ -9561,7 +9594,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["Imported"];
+                    "application/json": components["schemas"]["Imported"];
                 };
             };
             /** @description A refusal, explained */

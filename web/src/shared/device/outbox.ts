@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { api, newCommandId, Problem, type Schemas } from '@/shared/api/client'
+import { newCommandId, postKept, Problem, type Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import { nurseryNow } from './clock'
 import { deviceStore, type Sent, type Waiting } from './store'
@@ -192,12 +192,12 @@ export const useOutbox = defineStore('outbox', () => {
   async function send(one: Waiting): Promise<Answer> {
     const body = one.photo ?? one.body
     try {
-      return await api<Answer>('POST', one.path, body, one.id, madeBy(one))
+      return await postKept<Answer>(one.path, body, one.id, madeBy(one))
     } catch (failure) {
       if (!(failure instanceof Problem) || failure.status !== 403) throw failure
       // the token of the form protection is older than the session: a fresh one, and once more
       await session.load()
-      return await api<Answer>('POST', one.path, body, one.id, madeBy(one))
+      return await postKept<Answer>(one.path, body, one.id, madeBy(one))
     }
   }
 

@@ -1,5 +1,5 @@
 import { shallowReactive } from 'vue'
-import { api, type Schemas } from '@/shared/api/client'
+import { type Schemas, get } from '@/shared/api/client'
 import { deviceStore } from './store'
 
 export type Card = Schemas['LayerCard']
@@ -28,7 +28,7 @@ export function useCards(personId: number) {
     for (let i = 0; i < codes.length; i += AT_ONCE) {
       const some = codes.slice(i, i + AT_ONCE)
       try {
-        await keep(await api<Card[]>('GET', `/layer-cards?codes=${some.join(',')}`))
+        await keep(await get('/api/v1/layer-cards', { query: { codes: some.join(',') } }))
       } catch {
         await fromDevice(some)
       }

@@ -115,32 +115,48 @@ public final class ComingSteps {
         if (state.phase() != LayerPhase.ON_MOTHER) {
             return List.of();
         }
-        LayerSums sums = new LayerSums(state, context);
-        List<NextStepInputs> days = new ArrayList<>();
-        for (int ahead = 0; ahead <= COMING_DAYS; ahead++) {
-            days.add(sums.on(today.plusDays(ahead)));
-        }
-        NextStepInputs now = days.get(0);
-        return WhatWouldChange.of(now).stream()
-                .map(change -> new Change(change.to(), change.step(), earliest(change.to(), days, today)))
+        DaysAhead days = new DaysAhead(new LayerSums(state, context), today);
+        return WhatWouldChange.of(days.in(0)).stream()
+                .map(change -> new Change(change.to(), change.step(), earliest(change.to(), days)))
                 // what only time could bring and never does here is nothing that would change it
                 .filter(change -> change.earliest() != null
                         || !((NextStepFact) change.to().name()).isBroughtByTime())
                 .toList();
     }
 
-    private static @Nullable LocalDate earliest(Fact to, List<NextStepInputs> days, LocalDate today) {
+    /** The inputs of the days ahead, each worked out when it is first asked for. */
+    private static final class DaysAhead {
+
+        private final LayerSums sums;
+        private final LocalDate today;
+        private final List<NextStepInputs> known = new ArrayList<>();
+
+        DaysAhead(LayerSums sums, LocalDate today) {
+            this.sums = sums;
+            this.today = today;
+        }
+
+        /** @param days from today on */
+        NextStepInputs in(int days) {
+            while (known.size() <= days) {
+                known.add(sums.on(today.plusDays(known.size())));
+            }
+            return known.get(days);
+        }
+    }
+
+    private static @Nullable LocalDate earliest(Fact to, DaysAhead days) {
         NextStepFact name = (NextStepFact) to.name();
         if (!name.isBroughtByTime()) {
-            return today;
+            return days.today;
         }
-        NextStep now = NextStepRules.decide(days.get(0)).step();
-        Fact from = name.in(days.get(0));
-        for (int ahead = 1; ahead < days.size(); ahead++) {
-            NextStepInputs then = days.get(ahead);
+        NextStep now = NextStepRules.decide(days.in(0)).step();
+        Fact from = name.in(days.in(0));
+        for (int ahead = 1; ahead <= COMING_DAYS; ahead++) {
+            NextStepInputs then = days.in(ahead);
             if (isReached(from, to, name.in(then))
                     && NextStepRules.decide(then.with(to)).step() != now) {
-                return today.plusDays(ahead);
+                return days.today.plusDays(ahead);
             }
         }
         return null;

@@ -61,6 +61,7 @@ final class LayerSums {
     private final WaterBalance water;
     private final LocalDate dryOn;
     private @Nullable SettingWindows windows;
+    private NextStepInputs.@Nullable Builder steady;
 
     LayerSums(LayerState state, LayerContext context) {
         this.state = state;
@@ -290,44 +291,53 @@ final class LayerSums {
         return NextStepRules.decide(inputs).decidedBy() == NextStepRules.NOT_ROOTING;
     }
 
+    /** The inputs that no day changes: a look ahead asks for those of some hundred days. */
+    private NextStepInputs.Builder steady() {
+        if (steady == null) {
+            Seasons seasons = context.seasons();
+            steady = new NextStepInputs.Builder()
+                    .set(NextStepFact.CONDITIONS, state.conditions())
+                    .set(NextStepFact.LOOKED, !state.looks().isEmpty())
+                    .set(NextStepFact.STAGE, state.stage())
+                    .set(NextStepFact.COVERAGE, state.sectors().coverage())
+                    .set(NextStepFact.WIDEST_GAP, state.sectors().widestGapDeg())
+                    .set(NextStepFact.STALLED_LOOKS, stalledLooks())
+                    .set(NextStepFact.ATTEMPTS, state.attempts())
+                    .set(NextStepFact.RESCORES, state.rescores())
+                    .set(NextStepFact.ROOTS_P, ready.roots())
+                    .set(NextStepFact.ROOTS_BEFORE, ready.rootsBefore())
+                    .set(NextStepFact.EVERGREEN, seasons.keepsLeaf())
+                    .set(NextStepFact.ESTABLISH_DAYS, rules.count(ESTABLISH_DAYS))
+                    .set(NextStepFact.HARDY, context.isHardy(state.stage()))
+                    .set(NextStepFact.DORMANT_ROOM, seasons.hasDormantRoom(rootKillC()))
+                    .set(NextStepFact.COVER, context.coverAtHand())
+                    .set(NextStepFact.FRUIT_TO_KEEP, state.set().fruitToKeep())
+                    .set(NextStepFact.SPECIMEN, state.set().specimen())
+                    .set(NextStepFact.SCHOOL, state.set().school());
+        }
+        return steady;
+    }
+
     private NextStepInputs on(LocalDate day, boolean isLookOverdue) {
         PlaceClimate climate = context.climate();
         Seasons seasons = context.seasons();
         Optional<FrostCalendar> frosts = climate.frosts();
         Integer frost = frosts.map(one -> one.daysToFrost(day)).orElse(null);
-        return new NextStepInputs.Builder()
-                .set(NextStepFact.CONDITIONS, state.conditions())
-                .set(NextStepFact.LOOKED, !state.looks().isEmpty())
-                .set(NextStepFact.STAGE, state.stage())
-                .set(NextStepFact.COVERAGE, state.sectors().coverage())
-                .set(NextStepFact.WIDEST_GAP, state.sectors().widestGapDeg())
+        return steady().copy()
                 .set(NextStepFact.LOOK_OVERDUE, isLookOverdue)
-                .set(NextStepFact.STALLED_LOOKS, stalledLooks())
-                .set(NextStepFact.ATTEMPTS, state.attempts())
-                .set(NextStepFact.RESCORES, state.rescores())
                 .set(NextStepFact.RESCORED_SINCE, isRescoredSince(day))
-                .set(NextStepFact.ROOTS_P, ready.roots())
-                .set(NextStepFact.ROOTS_BEFORE, ready.rootsBefore())
                 .set(NextStepFact.READY_P, prior.fullBy(heat.throughDay(day)))
                 .set(NextStepFact.WINDOW_P, windows().againP(day, context.coverAtHand()))
                 .set(NextStepFact.WINDOW_AHEAD, isRingedSoon(day))
                 .set(NextStepFact.BARK_SLIPS, slips(day, frost))
                 .set(NextStepFact.GROWING, seasons.isGrowing(day))
                 .set(NextStepFact.LEAFLESS, seasons.isLeafless(day))
-                .set(NextStepFact.EVERGREEN, seasons.keepsLeaf())
                 .set(NextStepFact.DAYS_TO_FROST, frost)
                 .set(NextStepFact.HARD_FROST, seasons.isHardFrost(day, rootKillC()))
                 .set(NextStepFact.KILL_NEAR, isKillNear(day))
                 .set(NextStepFact.LAST_FROST_AHEAD, seasons.isWinterEnding(day))
-                .set(NextStepFact.ESTABLISH_DAYS, rules.count(ESTABLISH_DAYS))
-                .set(NextStepFact.HARDY, context.isHardy(state.stage()))
-                .set(NextStepFact.DORMANT_ROOM, seasons.hasDormantRoom(rootKillC()))
                 .set(NextStepFact.WINTERED, context.hasWintered(state, day))
-                .set(NextStepFact.COVER, context.coverAtHand())
-                .set(NextStepFact.FRUIT_TO_KEEP, state.set().fruitToKeep())
-                .set(NextStepFact.SPECIMEN, state.set().specimen())
                 .set(NextStepFact.BALL_DRIES, topUpOn(day).isBefore(day.plusDays(rules.count(DRIES_WITHIN_DAYS))))
-                .set(NextStepFact.SCHOOL, state.set().school())
                 .build(rules);
     }
 

@@ -24,7 +24,20 @@ public final class NextStepInputs {
     /** Puts the values together; each is asked for. */
     public static final class Builder {
 
-        private final Map<NextStepFact, @Nullable Object> values = new EnumMap<>(NextStepFact.class);
+        private final Map<NextStepFact, @Nullable Object> values;
+
+        public Builder() {
+            this(new EnumMap<>(NextStepFact.class));
+        }
+
+        private Builder(Map<NextStepFact, @Nullable Object> values) {
+            this.values = values;
+        }
+
+        /** Another with what is set here. */
+        public Builder copy() {
+            return new Builder(new EnumMap<>(values));
+        }
 
         /** @throws IllegalArgumentException if the input may not have the value */
         public Builder set(NextStepFact name, @Nullable Object value) {

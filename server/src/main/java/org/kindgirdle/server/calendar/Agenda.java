@@ -102,6 +102,7 @@ class Agenda {
     private List<Entry> singleJobs(NurserySnapshot now, Collection<DueLayers.Due> jobs) {
         return jobs.stream()
                 .filter(job -> !job.job().equals(Job.LOOK) && !job.job().equals(Job.TOP_UP))
+                .sorted(Comparator.comparing(DueLayers.Due::by).thenComparing(DueLayers.Due::code))
                 .map(job -> {
                     MotherView mother = now.mother(job.motherId());
                     LocalDate to = job.by().isBefore(now.today()) ? now.today() : job.by();

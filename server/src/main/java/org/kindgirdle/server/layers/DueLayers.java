@@ -2,7 +2,6 @@ package org.kindgirdle.server.layers;
 
 import java.time.LocalDate;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -16,6 +15,9 @@ import org.springframework.stereotype.Service;
 /** What is due, read from the index of the projections: only what a walk is planned from, not whole layers. */
 @Service
 public class DueLayers {
+
+    /** Of those that have time. */
+    public static final int MAX_COUNTED = 1000;
 
     private final LayerRows layers;
 
@@ -37,10 +39,9 @@ public class DueLayers {
     /** Where a layer stands, and what was found there last. */
     public record Seen(LayerPhase phase, RootStage stage, double fillPercent) {}
 
-    /** Live layers whose job's last day lies before a day, the most pressing first. */
+    /** Live layers whose job's last day lies before a day, in no order. */
     public List<Due> before(LocalDate day) {
         return layers.dueBefore(Reprojection.LIVE, day).stream()
-                .sorted(Comparator.comparingInt(LayerRows.DueRow::by).thenComparing(LayerRows.DueRow::code))
                 .map(DueLayers::due)
                 .toList();
     }
@@ -84,8 +85,8 @@ public class DueLayers {
                                 LayerRows.SeenRow::code, one -> new Seen(one.phase(), one.stage(), one.fillPercent())));
     }
 
-    /** How many layers have a job whose last day is this or a later one. */
+    /** How many layers have a job whose last day is this or a later one; of more than that the most that are counted. */
     public long countFrom(LocalDate day) {
-        return layers.countByPhaseInAndJobByGreaterThanEqual(Reprojection.LIVE, day);
+        return layers.countFrom(Reprojection.LIVE, day, MAX_COUNTED);
     }
 }

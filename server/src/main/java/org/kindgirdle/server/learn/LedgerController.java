@@ -11,6 +11,7 @@ import org.kindgirdle.server.layers.LayerQuery;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Within;
 import org.kindgirdle.server.projection.WhatMoves;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -53,13 +54,14 @@ class LedgerController {
 
     /** Layers counted by what they have in common. */
     @GetMapping("/ledger")
-    LedgerView.LedgerTable ledgerTable(@RequestParam(defaultValue = "SPECIES") LedgerBy by, @Valid LayerQuery query) {
+    LedgerView.LedgerTable ledgerTable(
+            @RequestParam(defaultValue = "SPECIES") LedgerBy by, @Valid @ParameterObject LayerQuery query) {
         return ledger.table(by, query);
     }
 
     /** When the balls of a species become full. */
     @GetMapping("/ready-times")
-    ReadyTimes.ReadyTimesView readyTimes(@Valid LayerQuery query) {
+    ReadyTimes.ReadyTimesView readyTimes(@Valid @ParameterObject LayerQuery query) {
         return times.of(query);
     }
 
@@ -73,7 +75,7 @@ class LedgerController {
 
     /** The dates as they were said, held against what happened. */
     @GetMapping("/backtests")
-    Backtests.BacktestView backtests(@Valid LayerQuery query) {
+    Backtests.BacktestView backtests(@Valid @ParameterObject LayerQuery query) {
         return backtests.of(query);
     }
 

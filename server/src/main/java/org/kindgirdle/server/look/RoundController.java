@@ -76,11 +76,12 @@ class RoundController {
                 .map(one -> new RoundView.DayAhead(
                         one.on(), one.isRoundDay(), one.jobs().size(), one.minutes()))
                 .toList();
+        long beyond = due.countFrom(today.plusDays(Walk.DAYS_AHEAD));
         long later = ahead.stream()
                         .filter(one -> one.on().isAfter(asked))
                         .mapToLong(RoundView.DayAhead::jobs)
                         .sum()
-                + due.countFrom(today.plusDays(Walk.DAYS_AHEAD));
+                + beyond;
         return RoundViewBuilder.builder()
                 .today(today)
                 .now(clock.now())
@@ -93,6 +94,7 @@ class RoundController {
                 .roundMinutes(nursery.site().roundMinutes())
                 .overMinutes(day == null ? 0 : day.overMinutes())
                 .later(later)
+                .laterIsLeast(beyond == DueLayers.MAX_COUNTED)
                 .places(day == null ? List.of() : walk.places(nursery, planned, day))
                 .ahead(ahead)
                 .leaves(leaves.asked(nursery))

@@ -19,6 +19,7 @@ import org.kindgirdle.server.layers.LayerChanges;
  * @param minutes estimated for all of them
  * @param overMinutes by how much that is more than a round may take
  * @param later layers whose job can wait beyond this day
+ * @param laterIsLeast whether there may be more of them: beyond the days ahead no more than a thousand are counted
  * @param ahead the days that follow
  * @param leaves of which somebody on the walk should look whether they have come or fallen
  * @param doneToday what was recorded today, by anyone, the newest first
@@ -37,6 +38,7 @@ record RoundView(
         int roundMinutes,
         double overMinutes,
         long later,
+        boolean laterIsLeast,
         List<PlaceJobs> places,
         List<DayAhead> ahead,
         List<LeafSeasons.LeafSeason> leaves,

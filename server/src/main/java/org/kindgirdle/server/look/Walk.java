@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -62,13 +63,14 @@ public class Walk {
     /** @param daysAhead that are planned for, today included */
     public Planned plan(NurserySnapshot nursery, int daysAhead) {
         List<DueLayers.Due> jobs = due.before(nursery.today().plusDays(daysAhead));
+        Map<String, Double> minutes = new HashMap<>();
         List<RoundJob> planned = jobs.stream()
                 .map(job -> new RoundJob(
                         job.code(),
                         place(nursery, job).walkingOrder(),
                         job.from().isAfter(job.by()) ? job.by() : job.from(),
                         job.by(),
-                        minutes(nursery, job)))
+                        minutes(nursery, job, minutes)))
                 .toList();
         return new Planned(
                 RoundPlan.of(
@@ -77,16 +79,14 @@ public class Walk {
                         nursery.site().roundMinutes(),
                         daysAhead,
                         planned),
-                jobs.stream()
-                        .collect(Collectors.toMap(
-                                DueLayers.Due::code, Function.identity(), (one, same) -> one, LinkedHashMap::new)));
+                jobs.stream().collect(Collectors.toMap(DueLayers.Due::code, Function.identity(), (one, same) -> one)));
     }
 
-    /** What is done beside the job takes its time too. */
-    private static double minutes(NurserySnapshot nursery, DueLayers.Due job) {
-        double minutes = RoundMinutes.of(nursery.rules(), job.job());
+    /** What is done beside the job takes its time too. @param known by code of a job, for thousands have the same few */
+    private static double minutes(NurserySnapshot nursery, DueLayers.Due job, Map<String, Double> known) {
+        double minutes = known.computeIfAbsent(job.job(), code -> RoundMinutes.of(nursery.rules(), code));
         for (String also : job.alsoDo()) {
-            minutes += RoundMinutes.of(nursery.rules(), also);
+            minutes += known.computeIfAbsent(also, code -> RoundMinutes.of(nursery.rules(), code));
         }
         return minutes;
     }

@@ -6,7 +6,6 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -27,26 +26,26 @@ class SeasonController {
     }
 
     @GetMapping
-    SeasonView season(@Valid @ParameterObject @ModelAttribute SeasonQuery query) {
+    SeasonView season(@Valid @ParameterObject SeasonQuery query) {
         return season.year(query);
     }
 
     /** Every start date of the year, for one species. */
     @GetMapping("/starts")
-    StartsView startDates(@Valid @ParameterObject @ModelAttribute SeasonQuery query, @RequestParam String speciesCode) {
+    StartsView startDates(@Valid @ParameterObject SeasonQuery query, @RequestParam String speciesCode) {
         return season.starts(query, speciesCode);
     }
 
     /** How many layers plants that are wanted ask for. */
     @GetMapping("/numbers")
-    NumbersView numbersToSet(@Valid @ParameterObject @ModelAttribute NumbersQuery query) {
+    NumbersView numbersToSet(@Valid @ParameterObject NumbersQuery query) {
         return layersWanted.of(query);
     }
 
     /** One start date with its reasons and what else could be done. */
     @GetMapping("/start")
     StartView startDate(
-            @Valid @ParameterObject @ModelAttribute SeasonQuery query,
+            @Valid @ParameterObject SeasonQuery query,
             @RequestParam String speciesCode,
             @RequestParam LocalDate startOn) {
         LocalDate first = clock.today().minusYears(2);

@@ -18,6 +18,9 @@ import java.util.stream.Stream;
 /** A private MariaDB on loopback in a folder of its own, as durable as the one that {@code kg} starts. */
 public final class MariaDbServer implements AutoCloseable {
 
+    /** Many of them run at once; one that is measured has what the start command gives it. */
+    private static final int POOL_MB = Integer.getInteger("kindgirdle.pool", 64);
+
     private static final Duration PATIENCE = Duration.ofMinutes(2);
 
     private final Path folder;
@@ -150,7 +153,7 @@ public final class MariaDbServer implements AutoCloseable {
                             "--skip-name-resolve",
                             "--sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO",
                             "--innodb-flush-log-at-trx-commit=1",
-                            "--innodb-buffer-pool-size=64M",
+                            "--innodb-buffer-pool-size=" + POOL_MB + "M",
                             "--default-time-zone=+00:00")
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(
