@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
@@ -15,7 +14,6 @@ import { post } from '@/shared/api/client'
 const props = defineProps<{ body: BatchBody }>()
 const emit = defineEmits<{ planned: [] }>()
 const session = useSession()
-const queries = useQueryClient()
 const { saving, problem, send, error } = useCommand<Schemas['Planned']>()
 const open = ref(false)
 const day = ref(session.today)
@@ -27,7 +25,6 @@ async function plan(): Promise<void> {
   if (!kept) return
   open.value = false
   toast(`Planned for ${dayText(kept.day, session.today)}.`)
-  await queries.invalidateQueries({ queryKey: ['planned'] })
   emit('planned')
 }
 </script>

@@ -1,33 +1,30 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
-import { newCommandId, type Schemas, get, post } from '@/shared/api/client'
+import { useQuery } from '@tanstack/vue-query'
+import { type Schemas, get, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
+import { useCommand } from '@/shared/useCommand'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 
 /** Batches that are planned for a day, to be taken to the bench. */
 const emit = defineEmits<{ take: [planned: Schemas['Planned']] }>()
 const session = useSession()
-const queries = useQueryClient()
-const problem = ref<unknown>(null)
-const { data: planned } = useQuery({
+const { problem, send } = useCommand()
+const { data: planned, refetch } = useQuery({
   queryKey: ['planned'],
   queryFn: () => get('/api/v1/planned-batches'),
 })
 
 async function drop(one: Schemas['Planned']): Promise<void> {
-  problem.value = null
-  try {
-    await post('/api/v1/planned-batches/{plannedId}/dropping', {
+  const dropped = await send((commandId) =>
+    post('/api/v1/planned-batches/{plannedId}/dropping', {
       path: { plannedId: one.id },
       body: { version: one.version },
-      commandId: newCommandId(),
-    })
-  } catch (failure) {
-    problem.value = failure
-  }
-  await queries.invalidateQueries({ queryKey: ['planned'] })
+      commandId,
+    }),
+  )
+  // somebody else may have taken it or dropped it
+  if (!dropped) await refetch()
 }
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
@@ -15,7 +15,6 @@ import { capital } from '@/shared/words'
 /** When leaves come and fall, by place and species: expected, or as somebody saw it. */
 const { t } = useI18n()
 const session = useSession()
-const queries = useQueryClient()
 const seasons = useQuery({
   queryKey: ['leaf-seasons'],
   queryFn: () => get('/api/v1/leaf-seasons'),
@@ -63,7 +62,6 @@ async function keep(): Promise<void> {
   )
   if (!done) return
   recording.value = false
-  await queries.invalidateQueries()
   toast(t('leaves.kept'))
 }
 
@@ -74,7 +72,6 @@ async function takeBack(one: Schemas['LeafRecordView']): Promise<void> {
     ))
   )
     return
-  await queries.invalidateQueries()
   toast(t('leaves.takenBack'))
 }
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { type Schemas, get, post, put } from '@/shared/api/client'
@@ -15,7 +15,6 @@ import PersonForm from './PersonForm.vue'
 /** Who may sign in, for owners. */
 const { t } = useI18n()
 const session = useSession()
-const queries = useQueryClient()
 const {
   data: people,
   error: loadError,
@@ -59,10 +58,9 @@ async function give(one: Schemas['PersonView']): Promise<void> {
   password.value = ''
 }
 
-async function changed(one: Schemas['PersonView']): Promise<void> {
+function changed(one: Schemas['PersonView']): void {
   toast(t('people.changed', { name: one.fullName }))
   changing.value = null
-  await queries.invalidateQueries({ queryKey: ['people'] })
 }
 
 async function save(): Promise<void> {
@@ -81,7 +79,6 @@ async function save(): Promise<void> {
   toast(t('people.added', { name: added.fullName }))
   adding.value = false
   name.value = fullName.value = password.value = ''
-  await queries.invalidateQueries({ queryKey: ['people'] })
 }
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { type Schemas, get, put } from '@/shared/api/client'
 import { number } from '@/shared/quantity'
@@ -13,7 +13,6 @@ import { houseSupplies } from '@/shared/api/nursery'
 
 /** What the house pays: what layers cost is reckoned from it. */
 const session = useSession()
-const queries = useQueryClient()
 const {
   data: list,
   error: loadError,
@@ -92,7 +91,6 @@ async function save(): Promise<void> {
   if (!saved) return
   editing.value = false
   toast('Saved.')
-  await queries.invalidateQueries()
 }
 
 /** Goes on with what was typed here, on top of what somebody else saved meanwhile. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
@@ -12,7 +12,6 @@ import { houseSupplies } from '@/shared/api/nursery'
 
 /** What the bench keeps in stock. */
 const session = useSession()
-const queries = useQueryClient()
 const { data: supplies, error, refetch } = useQuery(houseSupplies)
 const editing = ref(false)
 /** Of the mixes those that are mixed at all, or have something added. */
@@ -26,10 +25,9 @@ const mixes = computed(() =>
   }),
 )
 
-async function saved(): Promise<void> {
+function saved(): void {
   editing.value = false
   toast('Saved.')
-  await queries.invalidateQueries()
 }
 </script>
 

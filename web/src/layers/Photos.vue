@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useCommand } from '@/shared/useCommand'
 import { Dialog, DialogPanel } from '@headlessui/vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
@@ -10,7 +11,8 @@ import { toast } from '@/shared/ui/toasts'
 
 /** The pictures of a layer, the newest first. */
 const props = defineProps<{ code: string; today: string; mayChange: boolean }>()
-const { data: photos, refetch } = useQuery({
+const { problem, send } = useCommand()
+const { data: photos } = useQuery({
   queryKey: ['layer', props.code, 'photos'],
   queryFn: () => get('/api/v1/layers/{code}/photos', { path: { code: props.code } }),
 })
@@ -26,10 +28,10 @@ const mayThrow = (one: Schemas['PhotoView']) =>
   props.mayChange && (session.isOwner || one.by === session.person?.fullName)
 
 async function throwAway(one: Schemas['PhotoView']): Promise<void> {
-  await remove('/api/v1/layers/{code}/photos/{id}', { path: { code: props.code, id: one.id } })
+  await send(() => remove('/api/v1/layers/{code}/photos/{id}', { path: { code: props.code, id: one.id } }))
+  if (problem.value) return
   open.value = null
   toast(t('photos.thrown'))
-  await refetch()
 }
 </script>
 

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useOutbox } from '@/shared/device/outbox'
 import PickOne from '@/shared/ui/PickOne.vue'
@@ -11,7 +10,6 @@ import { CAUSES, COVERS, WORKS } from '@/shared/words'
 /** The same done to all that are ticked: all of them, or none. */
 const props = defineProps<{ codes: string[] }>()
 const emit = defineEmits<{ done: [] }>()
-const queries = useQueryClient()
 const outbox = useOutbox()
 const KINDS_FOR_MANY: [string, string][] = [
   ['TOPPED_UP', 'Topped up, each with what it had lost'],
@@ -46,7 +44,6 @@ async function record(): Promise<void> {
   }
   toast(`${props.codes.length} layers: ${outcome ? 'kept' : 'kept on this device, sent later'}.`)
   note.value = ''
-  await queries.invalidateQueries({ queryKey: ['layers'] })
   emit('done')
 }
 </script>

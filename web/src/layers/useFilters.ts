@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery, useMutation } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { get, put, remove } from '@/shared/api/client'
@@ -38,7 +38,6 @@ export type Filter = (typeof FILTERS)[number]
 export function useFilters() {
   const route = useRoute()
   const router = useRouter()
-  const queries = useQueryClient()
   const of = (name: string) => String(route.query[name] ?? '')
   const sort = computed(() => of('sort') || 'due')
   const chosen = computed(() =>
@@ -64,16 +63,14 @@ export function useFilters() {
     queryFn: () => get('/api/v1/me/layer-filters'),
   })
 
+  const change = useMutation({ mutationFn: (write: () => Promise<unknown>) => write() })
+
   async function save(name: string): Promise<void> {
-    queries.setQueryData(
-      ['layer-filters'],
-      await put('/api/v1/me/layer-filters', { body: { name, query: address.value } }),
-    )
+    await change.mutateAsync(() => put('/api/v1/me/layer-filters', { body: { name, query: address.value } }))
   }
 
   async function forget(id: number): Promise<void> {
-    await remove('/api/v1/me/layer-filters/{id}', { path: { id } })
-    await queries.invalidateQueries({ queryKey: ['layer-filters'] })
+    await change.mutateAsync(() => remove('/api/v1/me/layer-filters/{id}', { path: { id } }))
   }
 
   return { of, sort, chosen, address, set, take, saved, save, forget }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { type Schemas, get, post, put } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
@@ -11,7 +11,6 @@ import WhatMoves from '@/house/WhatMoves.vue'
 /** Whether the dates of a species rest on its profile or on own records, and what the other would move. */
 const props = defineProps<{ species: string; common: string; layers: number; median: number }>()
 const session = useSession()
-const queries = useQueryClient()
 const { saving, problem, send } = useCommand<Schemas['SettledTime']>()
 const { data: settled } = useQuery({
   queryKey: ['learned-time', computed(() => props.species)],
@@ -52,7 +51,6 @@ async function settle(own: boolean): Promise<void> {
     )
   )
     moves.value = null
-  await queries.invalidateQueries()
 }
 </script>
 

@@ -17,6 +17,7 @@ const session = useSession()
 const current = ref('')
 const next = ref('')
 const { saving, problem, send, error } = useCommand<undefined>()
+const ending = useCommand()
 const {
   data: sessions,
   error: loadError,
@@ -30,13 +31,11 @@ async function change(): Promise<void> {
   if (problem.value) return
   current.value = next.value = ''
   toast(t('me.changed'))
-  await refetch()
 }
 
 async function end(one: Schemas['SessionOf']): Promise<void> {
-  await remove('/api/v1/me/sessions/{id}', { path: { id: one.id } })
-  toast(t('me.ended'))
-  await refetch()
+  await ending.send(() => remove('/api/v1/me/sessions/{id}', { path: { id: one.id } }))
+  if (!ending.problem.value) toast(t('me.ended'))
 }
 
 const named = (one: Schemas['SessionOf']) => browserName(one.browser) || t('me.unknown')

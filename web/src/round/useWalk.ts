@@ -84,9 +84,6 @@ export function useWalk(on: Ref<string>) {
       if (!latest) return
       if ('layer' in latest.answer) void keep([latest.answer.layer])
       else void fetchAll(latest.codes)
-      void queries.invalidateQueries({ queryKey: ['round'] })
-      void queries.invalidateQueries({ queryKey: ['layers'] })
-      void queries.invalidateQueries({ queryKey: ['layer'] })
     },
   )
 

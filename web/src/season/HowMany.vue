@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { Problem, type Schemas, get, parameters, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
@@ -28,7 +28,6 @@ const by = ref(`${Number(props.today.slice(0, 4)) + 1}-11-01`)
 const confidence = ref('0.8')
 const variety = ref('')
 const asked = ref({ wanted: wanted.value, by: by.value })
-const queries = useQueryClient()
 const keeping = ref(false)
 const name = ref('')
 const { data: mothers } = useQuery(allMothers)
@@ -103,7 +102,6 @@ async function keep(): Promise<void> {
   keeping.value = false
   name.value = ''
   toast('Kept: it stands under “What is wanted” now.')
-  await queries.invalidateQueries({ queryKey: ['targets'] })
 }
 
 function basis(records: number): string {

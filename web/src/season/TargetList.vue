@@ -1,21 +1,20 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
-import { newCommandId, type Schemas, get, post } from '@/shared/api/client'
+import { useQuery } from '@tanstack/vue-query'
+import { type Schemas, get, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
+import { useCommand } from '@/shared/useCommand'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 
 /** What is wanted, and how far it has come. */
 const props = defineProps<{ today: string }>()
 const session = useSession()
-const queries = useQueryClient()
 const {
   data: targets,
   error,
   refetch,
 } = useQuery({ queryKey: ['targets'], queryFn: () => get('/api/v1/targets') })
-const problem = ref<unknown>(null)
+const { problem, send } = useCommand()
 const WIDTH = 400
 const HEIGHT = 34
 /** The bar reaches to what is wanted, or to what may come if that is more. */
@@ -24,19 +23,14 @@ const most = (target: Schemas['TargetView']) => Math.max(target.wanted, target.h
 const END = 7
 const x = (target: Schemas['TargetView'], plants: number) => END + (plants / most(target)) * (WIDTH - 2 * END)
 
-async function close(target: Schemas['TargetView']): Promise<void> {
-  problem.value = null
-  try {
-    await post('/api/v1/targets/{targetId}/closing', {
+const close = (target: Schemas['TargetView']) =>
+  send((commandId) =>
+    post('/api/v1/targets/{targetId}/closing', {
       path: { targetId: target.id },
       body: { version: target.version },
-      commandId: newCommandId(),
-    })
-    await queries.invalidateQueries({ queryKey: ['targets'] })
-  } catch (failure) {
-    problem.value = failure
-  }
-}
+      commandId,
+    }),
+  )
 
 function likely(target: Schemas['TargetView']): string {
   return target.low === target.high

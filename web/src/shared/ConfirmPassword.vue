@@ -11,12 +11,10 @@ import { post } from '@/shared/api/client'
 /** The password once more, before what can shut others out or replace everything. */
 const { t } = useI18n()
 const password = ref('')
-const { saving, problem, send, error } = useCommand<undefined>()
+const { saving, problem, ask, error } = useCommand<undefined>()
 
 async function confirm(): Promise<void> {
-  await send((commandId) =>
-    post('/api/v1/me/confirmation', { body: { password: password.value }, commandId }),
-  )
+  await ask((commandId) => post('/api/v1/me/confirmation', { body: { password: password.value }, commandId }))
   if (problem.value) return
   close(true)
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { batchesWaiting } from '@/bench/useOutbox'
@@ -53,6 +53,12 @@ function find(): void {
   const text = search.value.trim()
   if (text) void router.push({ name: 'layers', query: { q: text } })
 }
+
+// what this device recorded has arrived: whatever is shown may be another by it
+watch(
+  () => outbox.latest,
+  () => void queries.invalidateQueries(),
+)
 
 async function choose(units: Units): Promise<void> {
   await session.chooseUnits(units)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Problem, type Schemas, get, post } from '@/shared/api/client'
@@ -17,7 +17,6 @@ import { usePlaces } from '@/shared/usePlaces'
 /** The test for release, and where it goes: to sale, into the ground, or among the mothers. */
 const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
-const queries = useQueryClient()
 const router = useRouter()
 const { data: test } = useQuery({
   queryKey: ['release-test', computed(() => props.layer.code), computed(() => props.layer.revision)],
@@ -70,7 +69,6 @@ async function release(): Promise<void> {
     }),
   )
   if (mother) {
-    await queries.invalidateQueries()
     await router.push({ name: 'mother', params: { id: String(mother.id) } })
   }
 }

@@ -1,4 +1,4 @@
-import { queryOptions, useQueryClient } from '@tanstack/vue-query'
+import { queryOptions } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { get, type Schemas } from '@/shared/api/client'
 import { useOutbox } from '@/shared/device/outbox'
@@ -15,7 +15,6 @@ export const ladder = queryOptions({ queryKey: ['shed', 'ladder'], queryFn: () =
 
 /** Records for one plant or for many, through the queue of this device; every page is fetched anew after it. */
 export function useShedRecords() {
-  const queries = useQueryClient()
   const outbox = useOutbox()
   const saving = ref(false)
   const problem = ref<unknown>(null)
@@ -30,7 +29,6 @@ export function useShedRecords() {
     }
     const what = codes.length === 1 ? codes[0] : `${codes.length} plants`
     toast(`${KINDS[kind]}, ${what}: ${outcome ? 'kept' : 'kept on this device, sent later'}.`)
-    await queries.invalidateQueries()
     return true
   }
 

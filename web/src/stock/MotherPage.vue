@@ -23,7 +23,7 @@ import { allPlaces, allSpecies } from '@/shared/api/nursery'
 const route = useRoute()
 const session = useSession()
 const id = computed(() => String(route.params.id))
-const { page, loadError, reload, changed } = useMother(id)
+const { page, loadError, reload } = useMother(id)
 const { data: places } = useQuery(allPlaces)
 const { data: species } = useQuery(allSpecies)
 const doing = ref<'' | 'edit' | 'limb' | Change>('')
@@ -44,11 +44,9 @@ function edit(limb: Schemas['LimbStand'] | null): void {
   doing.value = 'limb'
 }
 
-/** A form closes when what it would begin with the next time is there; another that was opened meanwhile stays. */
-async function done(): Promise<void> {
-  const was = doing.value
-  await changed()
-  if (doing.value === was) doing.value = ''
+/** What the form would begin with the next time is there by now. */
+function done(): void {
+  doing.value = ''
 }
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { type Schemas } from '@/shared/api/client'
@@ -12,7 +12,6 @@ import { allPlaces, allSpecies } from '@/shared/api/nursery'
 
 /** Which mother? */
 const session = useSession()
-const queries = useQueryClient()
 const route = useRoute()
 const router = useRouter()
 const { data: lines, error, refetch } = useQuery(stockLines)
@@ -42,7 +41,6 @@ const room = computed(() => inUse.value.reduce((sum, line) => sum + line.room, 0
 
 function saved(mother: Schemas['MotherView']): void {
   adding.value = false
-  void queries.invalidateQueries()
   void router.push({ name: 'mother', params: { id: String(mother.id) } })
 }
 </script>

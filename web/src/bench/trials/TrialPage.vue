@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { Problem, type Schemas, get, post } from '@/shared/api/client'
@@ -12,7 +12,6 @@ import TrialResult from './TrialResult.vue'
 /** Which branch gets what? */
 const route = useRoute()
 const session = useSession()
-const queries = useQueryClient()
 const id = computed(() => String(route.params.id))
 const {
   data: page,
@@ -45,30 +44,22 @@ const free = (on: OnMother, arm: number) => on.places.filter((one) => one.arm ==
 const FILLS = ['bg-lichen-pale', 'bg-sap-pale', 'bg-water-pale', 'bg-rust-pale', 'bg-wood', 'bg-paper']
 
 async function close(): Promise<void> {
-  if (
-    await send((commandId) =>
-      post('/api/v1/trials/{trialId}/closing', {
-        path: { trialId: id.value },
-        body: { version: page.value!.version },
-        commandId,
-      }),
-    )
-  ) {
-    await queries.invalidateQueries({ queryKey: ['trials'] })
-  }
+  await send((commandId) =>
+    post('/api/v1/trials/{trialId}/closing', {
+      path: { trialId: id.value },
+      body: { version: page.value!.version },
+      commandId,
+    }),
+  )
 }
 async function decide(choice: { arm: number; note: string }): Promise<void> {
-  if (
-    await send((commandId) =>
-      post('/api/v1/trials/{trialId}/decision', {
-        path: { trialId: id.value },
-        body: { ...choice, version: page.value!.version },
-        commandId,
-      }),
-    )
-  ) {
-    await queries.invalidateQueries()
-  }
+  await send((commandId) =>
+    post('/api/v1/trials/{trialId}/decision', {
+      path: { trialId: id.value },
+      body: { ...choice, version: page.value!.version },
+      commandId,
+    }),
+  )
 }
 const print = () => window.print()
 </script>
