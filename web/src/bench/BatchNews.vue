@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Waiting } from './useOutbox'
+import type { Waiting } from '@/shared/device/store'
 
 /** What became of the batches that were sent. */
 defineProps<{ done: string[]; waiting: Waiting[] }>()
@@ -30,25 +30,22 @@ const emit = defineEmits<{ flush: []; back: [one: Waiting] }>()
     </p>
   </div>
   <div
-    v-for="one in waiting.filter((each) => each.tried)"
+    v-for="one in waiting"
     :key="one.id"
     class="mt-4 flex flex-wrap items-center gap-3 border-l-8 p-3"
-    :class="one.refused ? 'border-rust bg-rust-pale' : 'border-water bg-water-pale'"
+    :class="one.refusal ? 'border-rust bg-rust-pale' : 'border-water bg-water-pale'"
     role="status"
     data-testid="waiting"
   >
     <p class="grow">
-      <b
-        >{{ one.body.rows.length === 1 ? 'One layer' : `${one.body.rows.length} layers` }} on
-        {{ one.mother }}:</b
-      >
+      <b>{{ one.about }}:</b>
       {{
-        one.refused
-          ? `not taken. ${one.refused}`
+        one.refusal
+          ? `not taken. ${one.refusal}`
           : 'kept on this device until the network is back; then they are sent by themselves, once.'
       }}
     </p>
-    <button v-if="!one.refused" type="button" class="btn" @click="emit('flush')">Send now</button>
+    <button v-if="!one.refusal" type="button" class="btn" @click="emit('flush')">Send now</button>
     <button v-else type="button" class="btn" @click="emit('back', one)">Back to the bench</button>
   </div>
 </template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
-import { type Schemas, get } from '@/shared/api/client'
+import { newCommandId, type Schemas, get } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -16,8 +16,9 @@ import Checklist from './Checklist.vue'
 import { fromLimb } from './limbSpots'
 import PlannedList from './PlannedList.vue'
 import PlanFor from './PlanFor.vue'
-import { useBench, type BatchBody, type BenchRow } from './useBench'
-import { useOutbox, type Waiting } from './useOutbox'
+import { useBench, type BenchRow } from './useBench'
+import { aboutBatch, isBatch, useOutbox, type Batch } from '@/shared/device/outbox'
+import type { Waiting } from '@/shared/device/store'
 import { useTrialRows } from './useTrialRows'
 import { allMothers, allRecipes, allSpecies } from '@/shared/api/nursery'
 
@@ -25,7 +26,6 @@ import { allMothers, allRecipes, allSpecies } from '@/shared/api/nursery'
 const route = useRoute()
 const session = useSession()
 const { t } = useI18n()
-const queries = useQueryClient()
 const { data: mothers } = useQuery(allMothers)
 const { data: species } = useQuery(allSpecies)
 const { data: recipes } = useQuery(allRecipes)
@@ -46,7 +46,12 @@ const {
   clear,
   putBack,
 } = useBench({ motherId: String(route.query.mother ?? '') })
-const { waiting, send, flush, drop } = useOutbox(arrived)
+const outbox = useOutbox()
+/** That which is sent right now is neither waiting nor refused yet. */
+const sending = ref('')
+const waiting = computed(() =>
+  [...outbox.waiting, ...outbox.refused].filter((one) => isBatch(one) && one.id !== sending.value),
+)
 const saving = ref(false)
 const problem = ref<unknown>(null)
 const count = ref('5')
@@ -140,35 +145,39 @@ async function same(more: number): Promise<void> {
   await grid.value?.go(rows.value.length - 1, 'diameter')
 }
 
-function arrived(codes: string[]): void {
-  done.value = codes
-  void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'recipes' })
-}
+watch(
+  () => outbox.latest,
+  (latest) => {
+    if (latest && 'batchId' in latest.answer) done.value = latest.codes
+  },
+)
 
 async function save(): Promise<void> {
   if (saving.value || !maySet.value) return
   saving.value = true
   problem.value = null
   done.value = []
-  const batch = { ...body.value, reason: reason.value.trim() || null } as BatchBody
-  const sent = await send(batch, mother.value?.code ?? '')
+  const batch = { ...body.value, reason: reason.value.trim() || null } as Batch
+  const id = (sending.value = newCommandId())
+  const outcome = await outbox.setBatch(id, batch, aboutBatch(batch, mother.value?.code ?? ''))
+  if (outcome && 'problem' in outcome) {
+    problem.value = outcome.problem
+    // what is wrong stands beside the rows, which are all here still
+    await outbox.drop(id)
+  } else clear()
+  sending.value = ''
   saving.value = false
-  if (sent && 'problem' in sent) {
-    problem.value = sent.problem
-    return
-  }
-  clear()
-  if (sent) arrived(sent.codes)
+  if (problem.value) return
   await grid.value?.go(0, 'diameter')
 }
 
 function back(one: Waiting): void {
-  putBack(one.body)
-  drop(one.id)
+  putBack(one.body as unknown as Batch)
+  void outbox.drop(one.id)
 }
 
 function take(planned: Schemas['Planned']): void {
-  putBack(planned.batch as unknown as BatchBody, String(planned.id))
+  putBack(planned.batch as unknown as Batch, String(planned.id))
   void grid.value?.go(0, 'diameter')
 }
 </script>
@@ -184,7 +193,7 @@ function take(planned: Schemas['Planned']): void {
       >
     </p>
   </div>
-  <BatchNews :done="done" :waiting="waiting" @flush="flush" @back="back" />
+  <BatchNews :done="done" :waiting="waiting" @flush="outbox.flush()" @back="back" />
   <PlannedList @take="take" />
   <BenchTop
     v-model="head"
@@ -260,7 +269,7 @@ function take(planned: Schemas['Planned']): void {
         <button class="btn btn-main" :disabled="saving || !maySet" data-testid="set">
           {{ rows.length === 1 ? 'Set this layer' : `Set these ${rows.length} layers` }}
         </button>
-        <PlanFor v-if="isComplete && !head.planned" :body="body as BatchBody" @planned="clear" />
+        <PlanFor v-if="isComplete && !head.planned" :body="body as Batch" @planned="clear" />
       </div>
     </form>
     <aside

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Batch } from '@/shared/device/outbox'
 import { ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
@@ -7,11 +8,10 @@ import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
-import type { BatchBody } from './useBench'
 import { post } from '@/shared/api/client'
 
 /** Keeps what stands on the bench for another day. */
-const props = defineProps<{ body: BatchBody }>()
+const props = defineProps<{ body: Batch }>()
 const emit = defineEmits<{ planned: [] }>()
 const session = useSession()
 const { saving, problem, send, error } = useCommand<Schemas['Planned']>()

@@ -1,5 +1,6 @@
 import { computed, onScopeDispose, ref, watch } from 'vue'
-import { Problem, type Schemas, type Violation, post, type Typed } from '@/shared/api/client'
+import type { Batch } from '@/shared/device/outbox'
+import { Problem, type Schemas, type Violation, post } from '@/shared/api/client'
 import { number, toSend, typed } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 
@@ -36,7 +37,6 @@ interface Draft {
 }
 
 /** A batch as it is sent, kept or planned. */
-export type BatchBody = Typed<Schemas['SetRequestSent']>
 
 const DRAFT = 'kg-bench-draft-2'
 const SETTLE_MS = 250
@@ -214,7 +214,7 @@ export function useBench(begin: { motherId: string }) {
     typeof value === 'number' ? typed(value, 'length', session.units) : String(value ?? '')
 
   /** Puts a batch on the bench as it was sent or planned. */
-  function putBack(old: BatchBody, planned = ''): void {
+  function putBack(old: Batch, planned = ''): void {
     Object.assign(head.value, {
       motherId: String(old.motherId),
       recipeId: String(old.recipeId),

@@ -1,11 +1,12 @@
+import type { Batch } from '@/shared/device/outbox'
 import { watch, type Ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useQuery } from '@tanstack/vue-query'
 import { get } from '@/shared/api/client'
-import type { BatchBody, BenchRow } from './useBench'
+import type { BenchRow } from './useBench'
 
 /** The free places of one arm of a trial on one mother, as rows to be set; they come with the address of the page. */
-export function useTrialRows(rows: Ref<BenchRow[]>, lay: (batch: BatchBody) => void): void {
+export function useTrialRows(rows: Ref<BenchRow[]>, lay: (batch: Batch) => void): void {
   const route = useRoute()
   const { trial, arm, mother } = route.query
   const { data } = useQuery({

@@ -7,15 +7,17 @@ import Choice from '@/shared/ui/Choice.vue'
 import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { useCommand } from '@/shared/useCommand'
+import { useEdit } from '@/shared/useEdit'
 import { post, put } from '@/shared/api/client'
 
 const props = defineProps<{ place: Schemas['PlaceView'] | null; nextOrder: number }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, stale, send, error } = useCommand<Schemas['PlaceView']>()
 const old = props.place
-const version = ref(old?.version ?? 0)
+const { saving, problem, stale, send, error, version, mineCounts } = useEdit<Schemas['PlaceView']>(
+  old?.version ?? 0,
+  save,
+)
 
 const name = ref(old?.name ?? '')
 const order = ref(String(old?.walkingOrder ?? props.nextOrder))
@@ -63,13 +65,6 @@ async function save(): Promise<void> {
       )
     : await send((commandId) => post('/api/v1/places', { body, commandId }))
   if (done) emit('saved')
-}
-
-/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
-async function mineCounts(): Promise<void> {
-  if (!stale.value) return
-  version.value = stale.value.version
-  await save()
 }
 </script>
 

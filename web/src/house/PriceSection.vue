@@ -8,7 +8,7 @@ import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
-import { useCommand } from '@/shared/useCommand'
+import { useEdit } from '@/shared/useEdit'
 import { houseSupplies } from '@/shared/api/nursery'
 
 /** What the house pays: what layers cost is reckoned from it. */
@@ -21,10 +21,9 @@ const {
   queryKey: ['prices'],
   queryFn: () => get('/api/v1/prices'),
 })
-const { saving, problem, stale, send, error } = useCommand<Schemas['PricesView']>()
+const { saving, problem, stale, send, error, version, mineCounts } = useEdit<Schemas['PricesView']>(0, save)
 const editing = ref(false)
 const currency = ref('')
-const version = ref(0)
 type Plain = keyof Omit<Schemas['Prices'], 'ingredientsALitre'>
 const PLAIN: [Plain, string][] = [
   ['workAnHour', 'An hour of work'],
@@ -91,13 +90,6 @@ async function save(): Promise<void> {
   if (!saved) return
   editing.value = false
   toast('Saved.')
-}
-
-/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
-async function mineCounts(): Promise<void> {
-  if (!stale.value) return
-  version.value = stale.value.version
-  await save()
 }
 </script>
 

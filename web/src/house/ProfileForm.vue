@@ -8,7 +8,7 @@ import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { useCommand } from '@/shared/useCommand'
+import { useEdit } from '@/shared/useEdit'
 import { DIFFICULTIES, HABITS, OWN_ROOTS } from '@/shared/words'
 import WhatMoves from './WhatMoves.vue'
 
@@ -16,7 +16,10 @@ import WhatMoves from './WhatMoves.vue'
 const props = defineProps<{ species: Schemas['SpeciesView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, stale, send, ask, error } = useCommand<Schemas['SpeciesView']>()
+const { saving, problem, stale, send, ask, error, version, mineCounts } = useEdit<Schemas['SpeciesView']>(
+  props.species?.version ?? 0,
+  save,
+)
 const moves = ref<Schemas['Moves'] | null>(null)
 const resetProblem = ref<unknown>(null)
 const yesNo: [string, string][] = [
@@ -26,7 +29,6 @@ const yesNo: [string, string][] = [
 const c = (value: number) => typed(value, 'temperature', session.units)
 const form = ref(fill(props.species?.profile ?? null))
 const unit = computed(() => unitOf('temperature', session.units))
-const version = ref(props.species?.version ?? 0)
 
 function fill(profile: Schemas['SpeciesProfile'] | null) {
   return {
@@ -124,13 +126,6 @@ async function save(): Promise<void> {
       )
     : await send((commandId) => post('/api/v1/species', { body: edit(), commandId }))
   if (done) emit('saved')
-}
-
-/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
-async function mineCounts(): Promise<void> {
-  if (!stale.value) return
-  version.value = stale.value.version
-  await save()
 }
 </script>
 

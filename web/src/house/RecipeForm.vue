@@ -9,16 +9,18 @@ import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { useCommand } from '@/shared/useCommand'
+import { useEdit } from '@/shared/useEdit'
 import { capital, COVERS, MEDIA, METHODS, WOUNDS, WRAPS } from '@/shared/words'
 import { houseSupplies } from '@/shared/api/nursery'
 
 const props = defineProps<{ recipe: Schemas['RecipeView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, stale, send, error } = useCommand<Schemas['RecipeView']>()
 const old = props.recipe
-const version = ref(old?.version ?? 0)
+const { saving, problem, stale, send, error, version, mineCounts } = useEdit<Schemas['RecipeView']>(
+  old?.version ?? 0,
+  save,
+)
 const name = ref(old?.name ?? '')
 const school = ref<string>(old?.school ?? 'IN_LEAF')
 const wound = ref<string>(old?.recipe.wound ?? 'RING_SCRAPED')
@@ -86,13 +88,6 @@ async function save(): Promise<void> {
       )
     : await send((commandId) => post('/api/v1/recipes', { body, commandId }))
   if (done) emit('saved')
-}
-
-/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
-async function mineCounts(): Promise<void> {
-  if (!stale.value) return
-  version.value = stale.value.version
-  await save()
 }
 </script>
 

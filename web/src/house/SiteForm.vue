@@ -7,13 +7,12 @@ import Choice from '@/shared/ui/Choice.vue'
 import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { useCommand } from '@/shared/useCommand'
+import { useEdit } from '@/shared/useEdit'
 import { put } from '@/shared/api/client'
 
 const props = defineProps<{ site: Schemas['SiteView'] | null; locked: boolean }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
-const { saving, problem, stale, send, error } = useCommand<Schemas['SiteView']>()
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 const DAYS: [string, string][] = [
   ['MONDAY', 'Mon'],
@@ -27,7 +26,10 @@ const DAYS: [string, string][] = [
 const degrees = (c: number | undefined) => (c === undefined ? '' : typed(c, 'temperature', session.units))
 
 const old = props.site
-const version = ref(old?.version ?? 0)
+const { saving, problem, stale, send, error, version, mineCounts } = useEdit<Schemas['SiteView']>(
+  old?.version ?? 0,
+  save,
+)
 const name = ref(old?.name ?? '')
 const latitude = ref(old ? String(old.latitude) : '')
 const zone = ref(old?.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone)
@@ -92,13 +94,6 @@ async function save(): Promise<void> {
     }),
   )
   if (done) emit('saved')
-}
-
-/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
-async function mineCounts(): Promise<void> {
-  if (!stale.value) return
-  version.value = stale.value.version
-  await save()
 }
 </script>
 

@@ -7,7 +7,7 @@ import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { useCommand } from '@/shared/useCommand'
+import { useEdit } from '@/shared/useEdit'
 import { capital, MEDIA, WRAPS } from '@/shared/words'
 import IngredientRows from './IngredientRows.vue'
 import { put } from '@/shared/api/client'
@@ -16,8 +16,10 @@ import { put } from '@/shared/api/client'
 const props = defineProps<{ supplies: Schemas['SuppliesView'] }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, stale, send, error } = useCommand<Schemas['SuppliesView']>()
-const version = ref(props.supplies.version)
+const { saving, problem, stale, send, error, version, mineCounts } = useEdit<Schemas['SuppliesView']>(
+  props.supplies.version,
+  save,
+)
 const units = session.units
 
 const medium = ref('COIR_PERLITE')
@@ -137,13 +139,6 @@ async function save(): Promise<void> {
     }),
   )
   if (saved) emit('saved')
-}
-
-/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
-async function mineCounts(): Promise<void> {
-  if (!stale.value) return
-  version.value = stale.value.version
-  await save()
 }
 </script>
 

@@ -6,7 +6,7 @@ import type { Card } from '@/shared/device/useCards'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import { word, WORKS } from '@/shared/words'
-import type { NewRecord } from './useLayer'
+import type { NewRecord } from '@/records/newRecord'
 
 /** What to do with it now, in a sentence, with what is to be done beside; each of it recorded where it stands. */
 const props = defineProps<{ layer: Card; saving: boolean }>()

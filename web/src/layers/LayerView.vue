@@ -10,14 +10,15 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StemDrawing from '@/stem/StemDrawing.vue'
 import AdviceBox from './AdviceBox.vue'
 import Learned from './Learned.vue'
-import LookForm from './LookForm.vue'
+import LookForm from '@/records/LookForm.vue'
 import Photos from './Photos.vue'
 import ProgressBand from './ProgressBand.vue'
-import RecordForms from './RecordForms.vue'
+import RecordForms from '@/records/RecordForms.vue'
 import Reasons from './Reasons.vue'
 import Records from './Records.vue'
 import TrialNote from './TrialNote.vue'
-import { useLayer, type NewRecord } from './useLayer'
+import type { NewRecord } from '@/records/newRecord'
+import { useLayer } from './useLayer'
 
 /** What about this one? */
 const props = defineProps<{ code: string }>()

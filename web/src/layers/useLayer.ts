@@ -2,20 +2,11 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, type Ref } from 'vue'
 import { newCommandId, type Schemas, get, post } from '@/shared/api/client'
 import { useOutbox } from '@/shared/device/outbox'
+import type { NewRecord } from '@/records/newRecord'
 import { KINDS } from '@/shared/words'
 import { toast } from '@/shared/ui/toasts'
 
 export type LayerPage = Schemas['LayerPage']
-export interface NewRecord {
-  kind: string
-  details: Record<string, unknown>
-  note?: string
-  corrects?: string
-  occurredAt?: string
-  photo?: Blob | null
-  /** of all the layers that it is about, where it is about more than one */
-  codes?: string[]
-}
 
 /** One layer, and recording on it. A record that fails keeps its identity: sent again, it is written once. */
 export function useLayer(code: string): {

@@ -92,6 +92,9 @@ export const en = {
     restsNow: 'Its tip rests',
     propped: 'Propped',
   },
+  outbox: {
+    batch: 'One layer on {mother} | {count} layers on {mother}',
+  },
   leaves: {
     title: 'Leaf-out and leaf fall',
     why: 'Dates follow the leaves: a bare plant makes little root, and some are cut when it is bare. What was seen overrules what is expected by the climate.',

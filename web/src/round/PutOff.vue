@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { addDays, dayText, weekdayText } from '@/shared/dates'
 import type { Card } from '@/shared/device/useCards'
-import type { NewRecord } from '@/layers/useLayer'
+import type { NewRecord } from '@/records/newRecord'
 
 /** Not now: on the next round, on the last day it may wait, or on another day. */
 const props = defineProps<{ layer: Card; nextRoundOn: string; saving: boolean }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import AdviceBox from '@/layers/AdviceBox.vue'
-import RecordForms from '@/layers/RecordForms.vue'
-import type { NewRecord } from '@/layers/useLayer'
+import RecordForms from '@/records/RecordForms.vue'
+import type { NewRecord } from '@/records/newRecord'
 import { dayText, daysBetween } from '@/shared/dates'
 import { newCommandId } from '@/shared/api/client'
 import type { Outcome } from '@/shared/device/outbox'

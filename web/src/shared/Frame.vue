@@ -4,7 +4,6 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { batchesWaiting } from '@/bench/useOutbox'
 import { connection } from './device/connection'
 import { useOutbox } from './device/outbox'
 import SyncNote from './device/SyncNote.vue'
@@ -66,8 +65,7 @@ async function choose(units: Units): Promise<void> {
 }
 
 const leaving = ref(false)
-/** What the Bench has on its way counts too. */
-const unsent = computed(() => outbox.waiting.length + batchesWaiting(session.person?.id))
+const unsent = computed(() => outbox.waiting.length)
 
 const heardAt = computed(() =>
   connection.lastSync.value

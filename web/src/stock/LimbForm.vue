@@ -8,16 +8,19 @@ import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { useCommand } from '@/shared/useCommand'
+import { useEdit } from '@/shared/useEdit'
 import { WOODS } from '@/shared/words'
 import { post, put } from '@/shared/api/client'
 
 const props = defineProps<{ motherId: string; limb: Schemas['LimbView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
-const { saving, problem, stale, send, error } = useCommand<Schemas['LimbView']>()
 
 const old = props.limb
+const { saving, problem, stale, send, error, version, mineCounts } = useEdit<Schemas['LimbView']>(
+  old?.version ?? 0,
+  save,
+)
 const length = (mm: number | undefined) => (mm === undefined ? '' : typed(mm, 'length', session.units))
 const name = ref(old?.name ?? '')
 const diameter = ref(length(old?.diameterMm))
@@ -30,7 +33,6 @@ const toBePruned = ref(old?.toBePruned ? 'yes' : 'no')
 const shootBelow = ref(old && !old.shootBelow ? 'no' : 'yes')
 const gone = ref(old?.goneOn ? 'yes' : 'no')
 const note = ref(old?.note ?? '')
-const version = ref(old?.version ?? 0)
 const unit = computed(() => unitOf('length', session.units))
 
 async function save(): Promise<void> {
@@ -55,13 +57,6 @@ async function save(): Promise<void> {
         post('/api/v1/mothers/{motherId}/limbs', { path: { motherId: props.motherId }, body, commandId }),
       )
   if (done) emit('saved')
-}
-
-/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
-async function mineCounts(): Promise<void> {
-  if (!stale.value) return
-  version.value = stale.value.version
-  await save()
 }
 </script>
 

@@ -9,7 +9,7 @@ import BothSides from '@/shared/ui/BothSides.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { useCommand } from '@/shared/useCommand'
+import { useEdit } from '@/shared/useEdit'
 import { RIGHTS } from '@/shared/words'
 import { post, put } from '@/shared/api/client'
 
@@ -20,9 +20,12 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ saved: [mother: Schemas['MotherView']]; close: [] }>()
 const { t } = useI18n()
-const { saving, problem, stale, send, error } = useCommand<Schemas['MotherView']>()
 
 const old = props.mother
+const { saving, problem, stale, send, error, version, mineCounts } = useEdit<Schemas['MotherView']>(
+  old?.version ?? 0,
+  save,
+)
 const code = ref(old?.code ?? '')
 const speciesCode = ref(old?.speciesCode ?? props.species[0]?.profile.code ?? '')
 const variety = ref(old?.variety ?? '')
@@ -39,7 +42,6 @@ const rights = ref<string>(old?.rights ?? 'FREE')
 const permission = ref(old?.permission ?? '')
 const leafyShoots = ref(String(old?.leafyShoots ?? 30))
 const note = ref(old?.note ?? '')
-const version = ref(old?.version ?? 0)
 
 const speciesOptions = computed<[string, string][]>(() =>
   props.species.map((one) => [one.profile.code, `${one.profile.common} (${one.profile.botanical})`]),
@@ -70,13 +72,6 @@ async function save(): Promise<void> {
       )
     : await send((commandId) => post('/api/v1/mothers', { body, commandId }))
   if (done) emit('saved', done)
-}
-
-/** Goes on with what was typed here, on top of what somebody else saved meanwhile. */
-async function mineCounts(): Promise<void> {
-  if (!stale.value) return
-  version.value = stale.value.version
-  await save()
 }
 </script>
 

@@ -5,7 +5,7 @@ import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import { CONFLICTS, DEEDS, KINDS } from '@/shared/words'
 import { connection } from './connection'
-import { madeAt, useOutbox } from './outbox'
+import { kindOf, LEAF_PATH, madeAt, useOutbox } from './outbox'
 import type { Waiting } from './store'
 
 /** What is on this device and not yet with the nursery, and what met another's record on its way. */
@@ -25,7 +25,7 @@ const about = (one: { codes: string[]; about?: string }) =>
   one.about ??
   (one.codes.length === 1 ? one.codes[0] : `${one.codes.length} layers (${one.codes.join(', ')})`)
 const kind = (one: Waiting) =>
-  one.about ? t(`leaves.kinds.${one.body.kind}`) : KINDS[one.body.kind]?.toLowerCase()
+  one.path === LEAF_PATH ? t(`leaves.kinds.${kindOf(one)}`) : KINDS[kindOf(one)]?.toLowerCase()
 const lastSync = computed(() =>
   connection.lastSync.value ? new Date(connection.lastSync.value).toLocaleTimeString() : 'not yet',
 )

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { newCommandId, postKept, Problem, type Schemas } from '@/shared/api/client'
+import { i18n } from '@/shared/i18n'
+import { newCommandId, postKept, Problem, type Schemas, type Typed } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import { nurseryNow } from './clock'
 import { deviceStore, type Sent, type Waiting } from './store'
@@ -19,7 +20,11 @@ export interface ToRecord {
 }
 
 type Answer =
-  Schemas['RecordAnswer'] | Schemas['ManyRecorded'] | Schemas['PhotoView'] | Schemas['LeafRecordView']
+  | Schemas['RecordAnswer']
+  | Schemas['ManyRecorded']
+  | Schemas['PhotoView']
+  | Schemas['LeafRecordView']
+  | Schemas['BatchSet']
 
 /** What came of a record: the answer, the refusal, or null while it waits for the network. */
 export type Outcome = { answer: Answer } | { problem: Problem } | null
@@ -28,6 +33,12 @@ const AGAIN_MS = 5_000
 const PATIENCE_MS = 4_000
 const LOCK = 'kg-outbox'
 export const LEAF_PATH = '/leaf-records'
+const BATCH_PATH = '/batches'
+/** Where pages up to 0.3 kept the batches of a person, one tab over the other. */
+const OLD_BATCHES = 'kg-bench-outbox-'
+
+/** What a batch says of the layers to be set. */
+export type Batch = Typed<Schemas['SetRequestSent']>
 
 /**
  * Records on their way. Each is on the device before it goes; they go in the order in which they were made, once each,
@@ -111,6 +122,34 @@ export const useOutbox = defineStore('outbox', () => {
     return outcomeOf(one)
   }
 
+  /**
+   * Puts a batch on the device, and sets it if that can be done now.
+   *
+   * @param about how it is called until its layers have codes
+   */
+  async function setBatch(id: string, batch: Batch, about: string): Promise<Outcome> {
+    const person = session.person
+    if (!person) throw new Error('nobody is signed in')
+    const one = batchOf(id, person.id, person.fullName, batch, about)
+    await put([one])
+    return outcomeOf(one)
+  }
+
+  /** Batches of older pages go with the rest from now on. */
+  async function takeOver(): Promise<void> {
+    for (const key of Object.keys(localStorage).filter((one) => one.startsWith(OLD_BATCHES))) {
+      const kept = JSON.parse(localStorage.getItem(key) ?? '[]') as {
+        id: string
+        body: Batch
+        mother: string
+      }[]
+      const person = Number(key.slice(OLD_BATCHES.length))
+      const name = session.person?.id === person ? session.person.fullName : ''
+      await put(kept.map((one) => batchOf(one.id, person, name, one.body, aboutBatch(one.body, one.mother))))
+      localStorage.removeItem(key)
+    }
+  }
+
   async function outcomeOf(one: Waiting): Promise<Outcome> {
     // where the network hangs, nobody stands and waits for it: what comes of it later is told by `latest`
     await Promise.race([flush(), new Promise((go) => setTimeout(go, PATIENCE_MS))])
@@ -177,7 +216,7 @@ export const useOutbox = defineStore('outbox', () => {
       const answer = await send(one)
       outcomes.set(one.id, { answer })
       await settle(one, answer)
-      latest.value = { codes: one.codes, answer }
+      latest.value = { codes: codesOf(one, answer), answer }
       return true
     } catch (failure) {
       if (!(failure instanceof Problem)) throw failure
@@ -237,7 +276,7 @@ export const useOutbox = defineStore('outbox', () => {
   function start(): void {
     if (started.value) return
     started.value = true
-    void read().then(flush)
+    void takeOver().then(read).then(flush)
     window.addEventListener('online', () => void flush())
     setInterval(() => waiting.value.length && void flush(), AGAIN_MS)
   }
@@ -252,6 +291,7 @@ export const useOutbox = defineStore('outbox', () => {
     latest,
     record,
     recordLeaf,
+    setBatch,
     flush,
     drop,
     markRead,
@@ -264,6 +304,43 @@ export const useOutbox = defineStore('outbox', () => {
 /** What an older page made is read more leniently: it could not know what is asked for today. */
 function madeBy(one: Waiting): Record<string, string> {
   return one.page === __PAGE_VERSION__ ? {} : { 'Made-By-Page': one.page ?? '0.1.0' }
+}
+
+function batchOf(id: string, personId: number, personName: string, batch: Batch, about: string): Waiting {
+  return {
+    id,
+    personId,
+    personName,
+    path: BATCH_PATH,
+    // as it goes over the wire
+    body: JSON.parse(JSON.stringify(batch)) as Record<string, unknown>,
+    kind: 'SET',
+    madeAt: nurseryNow().toISOString(),
+    codes: [],
+    about,
+    refusal: '',
+    page: __PAGE_VERSION__,
+    seenRevision: 0,
+  }
+}
+
+/** A batch as it is called until its layers have codes. */
+export function aboutBatch(batch: Batch, mother: string): string {
+  return i18n.global.t('outbox.batch', { mother, count: batch.rows.length }, batch.rows.length)
+}
+
+export function isBatch(one: Pick<Waiting, 'path'>): boolean {
+  return one.path === BATCH_PATH
+}
+
+/** What it does. */
+export function kindOf(one: Pick<Waiting, 'kind' | 'body'>): string {
+  return one.kind ?? one.body.kind ?? ''
+}
+
+/** Of the layers that it was about, or that it has set. */
+function codesOf(one: Waiting, answer: Answer): string[] {
+  return 'batchId' in answer ? answer.codes : one.codes
 }
 
 /** When it was made, by the nursery's clock. */
@@ -281,8 +358,8 @@ export function became(one: Waiting, answer: Answer): Sent {
   return {
     id: one.id,
     personId: one.personId,
-    codes: one.codes,
-    kind: one.body.kind,
+    codes: codesOf(one, answer),
+    kind: kindOf(one),
     occurredAt: madeAt(one),
     sentAt: new Date().toISOString(),
     conflict: single

@@ -10,10 +10,12 @@ export interface Waiting {
   personName: string
   /** of the API, after /api/v1 */
   path: string
-  body: { kind: string; occurredAt?: string; [more: string]: unknown }
+  body: { kind?: string; occurredAt?: string; [more: string]: unknown }
+  /** what is done, where its body does not say it */
+  kind?: string
   /** when it was made, where its body says no instant */
   madeAt?: string
-  /** of the layers that it is about; none for what is seen at a place */
+  /** of the layers that it is about; none for what is seen at a place, and for a batch that is still to be set */
   codes: string[]
   /** what it is about, where that is no layer */
   about?: string

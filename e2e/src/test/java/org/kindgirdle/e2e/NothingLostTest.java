@@ -3,6 +3,7 @@ package org.kindgirdle.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.util.ArrayList;
@@ -19,6 +20,7 @@ import tools.jackson.databind.JsonNode;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class NothingLostTest {
 
+    private static final String BATCHES = "**/api/v1/batches";
     private static final String RECORDS = "**/api/v1/layers/*/records";
 
     private RunningApplication application;
@@ -114,7 +116,7 @@ class NothingLostTest {
         visit.pick("Recipe", "Moss and foil");
         visit.field("Diameter").fill("21");
         assertThat(visit.see("sums")).isVisible();
-        visit.page().route("**/api/v1/batches", Route::abort);
+        visit.page().route(BATCHES, Route::abort);
         visit.giveReasonIfAsked("asked for");
         visit.tap("set");
         // the bench is free for the next; what was set is kept, also over a reload
@@ -122,10 +124,68 @@ class NothingLostTest {
         assertThat(visit.field("Diameter")).hasValue("");
         visit.page().reload();
         assertThat(visit.see("waiting")).containsText("One layer on");
-        visit.page().unroute("**/api/v1/batches");
-        visit.button("Send now").click();
+        assertThat(visit.button("Send now")).isEnabled();
+        visit.page().unroute(BATCHES);
+        // it goes by itself at the next try, and at once when the network is back
+        visit.page().evaluate("() => window.dispatchEvent(new Event('online'))");
         assertThat(visit.see("set-done")).containsText("One layer is set");
         assertThat(visit.see("waiting")).hasCount(0);
+    }
+
+    @Test
+    void twoTabsKeepABatchEachAndBothAreSet() {
+        try (Visit one = Visit.desk(application).signedInAs("ivo")) {
+            Page other = one.context().newPage();
+            one.context().route(BATCHES, Route::abort);
+            long before = layersOn("QU-02");
+            one.open("/bench?mother=2");
+            other.navigate(one.page().url());
+            for (Page tab : List.of(one.page(), other)) {
+                tab.getByLabel("Diameter").fill("16");
+                assertThat(tab.getByTestId("remarks")).isVisible();
+                if (tab.getByTestId("reason").isVisible()) {
+                    tab.getByTestId("reason").fill("asked for");
+                }
+                tab.getByTestId("set").click();
+                assertThat(tab.getByLabel("Diameter")).hasValue("");
+            }
+            assertThat(one.see("waiting")).hasCount(2);
+            one.context().unroute(BATCHES);
+            one.page().evaluate("() => window.dispatchEvent(new Event('online'))");
+            assertThat(one.see("waiting")).hasCount(0);
+            assertThat(other.getByTestId("waiting")).hasCount(0);
+            assertThat(layersOn("QU-02")).isEqualTo(before + 2);
+        }
+    }
+
+    @Test
+    void aBatchThatAnOlderPageKeptIsSetOnce() {
+        try (Visit old = Visit.desk(application).signedInAs("ivo")) {
+            long before = layersOn("QU-02");
+            old.page().evaluate("""
+                    () => localStorage.setItem('kg-bench-outbox-2', JSON.stringify([{
+                      id: '4c1f2f0e-8f6e-4d06-9a51-6a1f6f3c0b11', mother: 'QU-02', refused: '', tried: true,
+                      body: { motherId: 2, recipeId: 1, liveShootBelow: true, reason: 'asked for', rows: [{
+                        limbId: null, trialSlotId: null, diameterMm: '16 mm', wood: 'ONE_TWO', position: 'BELOW_NODE',
+                        leavesBeyond: 8, fromUnionMm: '400 mm', leanDeg: 30, specimen: false, fruitToKeep: false }] }
+                    }]))""");
+            old.open("/bench?mother=2");
+            assertThat(old.see("set-done")).containsText("One layer is set");
+            assertThat(old.page().evaluate("() => localStorage.getItem('kg-bench-outbox-2')"))
+                    .isNull();
+            old.page().reload();
+            assertThat(old.see("batch")).isVisible();
+            assertThat(layersOn("QU-02")).isEqualTo(before + 1);
+        }
+    }
+
+    private long layersOn(String mother) {
+        return application
+                .api("maren")
+                .get("/api/v1/layers?limit=500&q=" + mother)
+                .body()
+                .path("layers")
+                .size();
     }
 
     @Test

@@ -7,7 +7,7 @@ import SectorRing from '@/stem/SectorRing.vue'
 import type { Card } from '@/shared/device/useCards'
 import PhotoButton from './PhotoButton.vue'
 import StagePicture from './StagePicture.vue'
-import type { NewRecord } from './useLayer'
+import type { NewRecord } from './newRecord'
 
 /** A look in a few taps; it begins with what was seen last time. */
 const props = defineProps<{

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Card } from '@/shared/device/useCards'
-import PlantForm from '@/shed/PlantForm.vue'
-import PotForm from '@/shed/PotForm.vue'
-import ReleaseForm from '@/shed/ReleaseForm.vue'
-import type { NewRecord } from './useLayer'
+import PlantForm from './PlantForm.vue'
+import PotForm from './PotForm.vue'
+import ReleaseForm from './ReleaseForm.vue'
+import type { NewRecord } from './newRecord'
 
 /** After severance: pot, ladder, what is seen, release. */
 const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()

@@ -3,7 +3,7 @@ import type { Card } from '@/shared/device/useCards'
 import AfterForm from './AfterForm.vue'
 import LookForm from './LookForm.vue'
 import OtherForm from './OtherForm.vue'
-import type { NewRecord } from './useLayer'
+import type { NewRecord } from './newRecord'
 
 /** What may be recorded of a layer as it stands: on its mother, after severance, or the other work that was asked for. */
 defineProps<{ layer: Card; saving: boolean; problem: unknown; thumb?: boolean }>()

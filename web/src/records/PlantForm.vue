@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Card } from '@/shared/device/useCards'
-import type { NewRecord } from '@/layers/useLayer'
+import type { NewRecord } from './newRecord'
 import Choice from '@/shared/ui/Choice.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import { LADDERS, RUNGS, SIGNS, word } from '@/shared/words'

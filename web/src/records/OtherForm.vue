@@ -7,12 +7,12 @@ import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
-import SeverForm from '@/shed/SeverForm.vue'
+import SeverForm from './SeverForm.vue'
 import { CAUSES, COVERS, WORKS } from '@/shared/words'
 import MadeBy from './MadeBy.vue'
 import WholeLimb from './WholeLimb.vue'
 import type { Card } from '@/shared/device/useCards'
-import type { NewRecord } from './useLayer'
+import type { NewRecord } from './newRecord'
 
 /** Whatever is recorded beside a look: water, a new ring, other work, the severing, a loss. */
 const props = defineProps<{ layer: Card; kind: string; saving: boolean; problem: unknown }>()
