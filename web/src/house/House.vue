@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { allRead } from '@/shared/api/queries'
 import { computed, ref, type Ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { Problem, type Schemas, get } from '@/shared/api/client'
@@ -24,6 +25,7 @@ import { allPlaces, allRecipes, allSpecies } from '@/shared/api/nursery'
 /** How do we do it here? */
 const { t } = useI18n()
 const session = useSession()
+const queries = useQueryClient()
 const site = useQuery({
   queryKey: ['site'],
   queryFn: () =>
@@ -68,9 +70,11 @@ const PARTS = computed(() => [
 const EXPOSURE: Record<string, string> = { SHADE: 'shade', PART: 'part sun', FULL: 'full sun' }
 const lower = (code: string) => code.toLowerCase().replaceAll('_', ' ')
 
-/** What the form would begin with the next time is there by now. */
-function saved(form: Ref<unknown> | null): void {
-  if (form) form.value = null
+/** A form closes when what it would begin with the next time is there; another that was opened meanwhile stays. */
+async function saved(form: Ref<unknown> | null): Promise<void> {
+  const was = form?.value
+  await allRead(queries)
+  if (form && form.value === was) form.value = null
   toast('Saved. The dates of all live layers follow it.')
 }
 const placeSaved = () => saved(place)

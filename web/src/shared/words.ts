@@ -1,10 +1,17 @@
+import type { Schemas } from './api/client'
 import { i18n } from './i18n'
 
 const { t } = i18n.global
 
-/** Words for codes on buttons and in lists. Sentences of verdicts come from the server. */
-export const STAGES = ['NONE', 'CALLUS', 'INITIALS', 'ROOTED', 'FILLED', 'MATURE'] as const
-export type Stage = (typeof STAGES)[number]
+/**
+ * Words for codes on buttons and in lists, in the order in which they are offered; sentences of verdicts come from the
+ * server. The codes are the server's: one that has no word here does not compile.
+ */
+function all<Code extends string>(words: Record<Code, string>): [string, string][] {
+  return Object.entries<string>(words)
+}
+
+export type Stage = Schemas['LayerCard']['stage']
 
 export const STAGE_WORDS: Record<string, string> = {
   NONE: 'None',
@@ -13,7 +20,10 @@ export const STAGE_WORDS: Record<string, string> = {
   ROOTED: 'Rooted',
   FILLED: 'Filled',
   MATURE: 'Mature',
-}
+} satisfies Record<Stage, string>
+
+/** In the order of growth. */
+export const STAGES = Object.keys(STAGE_WORDS) as Stage[]
 
 /** How far a ball is, in the middle of a sentence. */
 export const STAGE_STATES: Record<string, string> = {
@@ -23,7 +33,7 @@ export const STAGE_STATES: Record<string, string> = {
   ROOTED: 'rooted',
   FILLED: 'filled',
   MATURE: 'mature',
-}
+} satisfies Record<Stage, string>
 
 export const STAGE_HINTS: Record<string, string> = {
   NONE: 'nothing to see at the upper cut',
@@ -32,201 +42,201 @@ export const STAGE_HINTS: Record<string, string> = {
   ROOTED: 'roots through the medium in places',
   FILLED: 'roots at the wrap all round',
   MATURE: 'tan, branched, starting to circle',
-}
+} satisfies Record<Stage, string>
 
-export const CONDITIONS: [string, string][] = [
-  ['DRY', 'Dry'],
-  ['WET', 'Too wet'],
-  ['BRIDGED', 'Healing over'],
-  ['WRAP_OPEN', 'Wrap open'],
-  ['ROT', 'Rot'],
-  ['MEDIUM_LOST', 'Medium lost'],
-  ['SLIPPED', 'Slipped'],
-  ['CONSTRICTED', 'Tie bites'],
-  ['PESTS', 'Pests'],
-  ['ALGAE', 'Algae'],
-  ['TOP_WILTED', 'Top wilted'],
-  ['TOP_DEAD', 'Top dead'],
-  ['DETACHED', 'Broken off'],
-]
+export const CONDITIONS = all<Schemas['LayerCard']['conditions'][number]>({
+  DRY: 'Dry',
+  WET: 'Too wet',
+  BRIDGED: 'Healing over',
+  WRAP_OPEN: 'Wrap open',
+  ROT: 'Rot',
+  MEDIUM_LOST: 'Medium lost',
+  SLIPPED: 'Slipped',
+  CONSTRICTED: 'Tie bites',
+  PESTS: 'Pests',
+  ALGAE: 'Algae',
+  TOP_WILTED: 'Top wilted',
+  TOP_DEAD: 'Top dead',
+  DETACHED: 'Broken off',
+})
 
-export const WORKS: [string, string][] = [
-  ['REWET', 'Soaked the ball'],
-  ['REWRAP', 'Wrapped it again'],
-  ['RELIEVE', 'Watered and shaded the mother'],
-  ['CUT_BRIDGE', 'Cut the bridge of bark'],
-  ['CLEAN_OUT', 'Opened and cleaned it out'],
-  ['RESCORE', 'Scarred the empty sectors again'],
-  ['VENT', 'Let it drain'],
-  ['TREAT_PESTS', 'Treated pests'],
-  ['COVER', 'Changed the cover'],
-  ['LOOSEN_TIE', 'Loosened the tie'],
-  ['UPSIZE', 'Gave it a larger container'],
-  ['SOAK', t('works.SOAK')],
-  ['NEXT_SEASON', t('works.NEXT_SEASON')],
-  ['PROP', 'Propped the limb'],
-  ['REST_TIP', t('works.REST_TIP')],
-  ['CHANGE_WATER', t('works.CHANGE_WATER')],
-  ['TIDY_STUB', 'Tidied the stub on the mother'],
-  ['PROTECT', 'Protected it from frost'],
-  ['CARRY_OVER', 'Decided: carry it over'],
-  ['HOLD_SPRING', 'Decided: hold till spring'],
-  ['HOLD_DORMANT', 'Decided: hold till leaf fall'],
-  ['HOLD_FRUIT', 'Decided: hold for the fruit'],
-]
+export const WORKS = all<Schemas['Tended']['work']>({
+  REWET: 'Soaked the ball',
+  REWRAP: 'Wrapped it again',
+  RELIEVE: 'Watered and shaded the mother',
+  CUT_BRIDGE: 'Cut the bridge of bark',
+  CLEAN_OUT: 'Opened and cleaned it out',
+  RESCORE: 'Scarred the empty sectors again',
+  VENT: 'Let it drain',
+  TREAT_PESTS: 'Treated pests',
+  COVER: 'Changed the cover',
+  LOOSEN_TIE: 'Loosened the tie',
+  UPSIZE: 'Gave it a larger container',
+  SOAK: t('works.SOAK'),
+  NEXT_SEASON: t('works.NEXT_SEASON'),
+  PROP: 'Propped the limb',
+  REST_TIP: t('works.REST_TIP'),
+  CHANGE_WATER: t('works.CHANGE_WATER'),
+  TIDY_STUB: 'Tidied the stub on the mother',
+  PROTECT: 'Protected it from frost',
+  CARRY_OVER: 'Decided: carry it over',
+  HOLD_SPRING: 'Decided: hold till spring',
+  HOLD_DORMANT: 'Decided: hold till leaf fall',
+  HOLD_FRUIT: 'Decided: hold for the fruit',
+})
 
-export const COVERS: [string, string][] = [
-  ['FOIL', 'Foil'],
-  ['WHITE', 'White'],
-  ['BLACK', 'Black'],
-  ['CLEAR', 'None (clear)'],
-]
+export const COVERS = all<Schemas['Recipe']['cover']>({
+  FOIL: 'Foil',
+  WHITE: 'White',
+  BLACK: 'Black',
+  CLEAR: 'None (clear)',
+})
 
-export const WOODS: [string, string][] = [
-  ['SOFT', 'Soft, this year’s'],
-  ['ONE_TWO', 'One or two years'],
-  ['THREE_FOUR', 'Three or four years'],
-  ['OLDER', 'Older'],
-]
+export const WOODS = all<Schemas['LimbView']['wood']>({
+  SOFT: 'Soft, this year’s',
+  ONE_TWO: 'One or two years',
+  THREE_FOUR: 'Three or four years',
+  OLDER: 'Older',
+})
 
-export const MEDIA: [string, string][] = [
-  ['MOSS', 'moss'],
-  ['COIR', 'coir'],
-  ['PEAT', 'peat'],
-  ['COIR_PERLITE', 'coir and perlite'],
-  ['COIR_HUSK', 'coir and rice husk'],
-  ['COIR_SAND', 'coir and sand'],
-  ['MANURE_EARTH', 'manure and earth'],
-  ['HUSK_FIBRE', 'coconut husk'],
-  ['POTTING_MIX', 'potting mix'],
-  ['HEAVY_SOIL', 'heavy soil'],
-]
+export const MEDIA = all<Schemas['Recipe']['medium']>({
+  MOSS: 'moss',
+  COIR: 'coir',
+  PEAT: 'peat',
+  COIR_PERLITE: 'coir and perlite',
+  COIR_HUSK: 'coir and rice husk',
+  COIR_SAND: 'coir and sand',
+  MANURE_EARTH: 'manure and earth',
+  HUSK_FIBRE: 'coconut husk',
+  POTTING_MIX: 'potting mix',
+  HEAVY_SOIL: 'heavy soil',
+})
 
-export const METHODS: [string, string][] = [
-  ['AIR', 'Air layer'],
-  ['SOFT_TIP', 'Soft tip'],
-  ['FOIL_START', 'Foil start'],
-  ['POT_STOOL', 'Pot stool'],
-  ['GROUND', 'Ground layer'],
-  ['SUCKER', 'Sucker'],
-  ['JAR', 'Jar (an experiment)'],
-  ['CUTTING', 'Cutting (to compare)'],
-]
+export const METHODS = all<Schemas['Recipe']['method']>({
+  AIR: 'Air layer',
+  SOFT_TIP: 'Soft tip',
+  FOIL_START: 'Foil start',
+  POT_STOOL: 'Pot stool',
+  GROUND: 'Ground layer',
+  SUCKER: 'Sucker',
+  JAR: 'Jar (an experiment)',
+  CUTTING: 'Cutting (to compare)',
+})
 
-export const WOUNDS: [string, string][] = [
-  ['RING_SCRAPED', 'Ring, scraped clean'],
-  ['RING_UNSCRAPED', 'Ring, not scraped'],
-  ['RING_AND_TOURNIQUET', 'Ring and a wire above it'],
-  ['TOURNIQUET', 'Wire only'],
-  ['BARK_SCRAPED', 'Bark roughened'],
-  ['LEAF_STRIPPED', 'A leaf pulled off'],
-  ['UNWOUNDED', 'No wound'],
-]
+export const WOUNDS = all<Schemas['Recipe']['wound']>({
+  RING_SCRAPED: 'Ring, scraped clean',
+  RING_UNSCRAPED: 'Ring, not scraped',
+  RING_AND_TOURNIQUET: 'Ring and a wire above it',
+  TOURNIQUET: 'Wire only',
+  BARK_SCRAPED: 'Bark roughened',
+  LEAF_STRIPPED: 'A leaf pulled off',
+  UNWOUNDED: 'No wound',
+})
 
-export const WRAPS: [string, string][] = [
-  ['SEALED_FILM', 'Sealed film'],
-  ['TIED_FILM', 'Tied film'],
-  ['SLIT_BAG', 'Slit bag'],
-  ['VENTED_BAG', 'Vented bag'],
-  ['FOIL_ONLY', 'Foil only'],
-  ['HINGED_POD', 'Hinged pod'],
-  ['SPLIT_POT', 'Split pot'],
-  ['IN_GROUND', 'None: in the ground'],
-  ['IN_TENT', 'None: under a tent'],
-]
+export const WRAPS = all<Schemas['Recipe']['wrap']>({
+  SEALED_FILM: 'Sealed film',
+  TIED_FILM: 'Tied film',
+  SLIT_BAG: 'Slit bag',
+  VENTED_BAG: 'Vented bag',
+  FOIL_ONLY: 'Foil only',
+  HINGED_POD: 'Hinged pod',
+  SPLIT_POT: 'Split pot',
+  IN_GROUND: 'None: in the ground',
+  IN_TENT: 'None: under a tent',
+})
 
-export const DIFFICULTIES: [string, string][] = [
-  ['EASY', 'Easy'],
-  ['MODERATE', 'Moderate'],
-  ['DIFFICULT', 'Difficult'],
-]
+export const DIFFICULTIES = all<Schemas['SpeciesProfile']['difficulty']>({
+  EASY: 'Easy',
+  MODERATE: 'Moderate',
+  DIFFICULT: 'Difficult',
+})
 
-export const HABITS: [string, string][] = [
-  ['DECIDUOUS', 'Deciduous'],
-  ['SEMI_EVERGREEN', 'Half evergreen'],
-  ['EVERGREEN', 'Evergreen'],
-]
+export const HABITS = all<Schemas['SpeciesProfile']['habit']>({
+  DECIDUOUS: 'Deciduous',
+  SEMI_EVERGREEN: 'Half evergreen',
+  EVERGREEN: 'Evergreen',
+})
 
-export const OWN_ROOTS: [string, string][] = [
-  ['GOOD', 'Good'],
-  ['FAIR', 'Fair'],
-  ['POOR', 'Poor'],
-]
+export const OWN_ROOTS = all<Schemas['SpeciesProfile']['ownRoots']>({
+  GOOD: 'Good',
+  FAIR: 'Fair',
+  POOR: 'Poor',
+})
 
-export const ROOT_RUNS: [string, string][] = [
-  ['GROUND', 'in the ground'],
-  ['POT', 'in a pot'],
-]
+export const ROOT_RUNS = all<Schemas['MotherView']['rootRun']>({
+  GROUND: 'in the ground',
+  POT: 'in a pot',
+})
 
-export const VIGOURS: [string, string][] = [
-  ['STRONG', 'strong'],
-  ['NORMAL', 'of normal vigour'],
-  ['WEAK', 'weak'],
-]
+export const VIGOURS = all<Schemas['MotherView']['vigour']>({
+  STRONG: 'strong',
+  NORMAL: 'of normal vigour',
+  WEAK: 'weak',
+})
 
-export const RIGHTS: [string, string][] = [
-  ['FREE', 'None'],
-  ['PERMITTED', 'Protected, permission on record'],
-  ['PROTECTED', 'Protected, no permission'],
-]
+export const RIGHTS = all<Schemas['MotherView']['rights']>({
+  FREE: 'None',
+  PERMITTED: 'Protected, permission on record',
+  PROTECTED: 'Protected, no permission',
+})
 
-export const POSITIONS: [string, string][] = [
-  ['BELOW_NODE', 'Below a node'],
-  ['BETWEEN_NODES', 'Between nodes'],
-  ['NODE_IN_RING', 'Node in the ring'],
-  ['AT_FORK', 'Below a fork'],
-]
+export const POSITIONS = all<Schemas['Setting']['position']>({
+  BELOW_NODE: 'Below a node',
+  BETWEEN_NODES: 'Between nodes',
+  NODE_IN_RING: 'Node in the ring',
+  AT_FORK: 'Below a fork',
+})
 
-export const CAUSES: [string, string][] = [
-  ['TOO_LATE', 'Set too late'],
-  ['BRIDGED', 'Bridged'],
-  ['DRIED', 'Dried out'],
-  ['ROTTED', 'Rotted'],
-  ['ANIMALS', 'Animals'],
-  ['BROKE', 'Broke'],
-  ['SLIPPED', 'Slipped'],
-  ['TOP_DIED', 'The top died'],
-  ['NO_ROOTS', 'No roots'],
-  ['WILTED_AFTER', 'Wilted after severance'],
-  ['COLLAR_ROT', 'Collar rot'],
-  ['OVERWATERED', 'Overwatered'],
-  ['WINTER', 'Winter'],
-  ['LABEL_LOST', 'Label lost'],
-]
+export const CAUSES = all<Schemas['Lost']['cause']>({
+  TOO_LATE: 'Set too late',
+  BRIDGED: 'Bridged',
+  DRIED: 'Dried out',
+  ROTTED: 'Rotted',
+  ANIMALS: 'Animals',
+  BROKE: 'Broke',
+  SLIPPED: 'Slipped',
+  TOP_DIED: 'The top died',
+  NO_ROOTS: 'No roots',
+  WILTED_AFTER: 'Wilted after severance',
+  COLLAR_ROT: 'Collar rot',
+  OVERWATERED: 'Overwatered',
+  WINTER: 'Winter',
+  LABEL_LOST: 'Label lost',
+})
 
-export const LADDERS: [string, string][] = [
-  ['IN_LEAF', 'The ladder'],
-  ['LONG_SHADE', 'Long shade'],
-  ['DORMANT', 'Dormant till bud break'],
-  ['MOSS_TRAY', 'Moss tray'],
-  ['GROUND', t('ladders.GROUND')],
-]
+export const LADDERS = all<Schemas['OnLadder']['ladder']>({
+  IN_LEAF: 'The ladder',
+  LONG_SHADE: 'Long shade',
+  DORMANT: 'Dormant till bud break',
+  MOSS_TRAY: 'Moss tray',
+  GROUND: t('ladders.GROUND'),
+})
 
-export const RUNGS: [string, string][] = [
-  ['TENT', 'Tent'],
-  ['SHADE', 'Shade'],
-  ['HALF', 'Half shade'],
-  ['LIGHT', 'Light shade'],
-  ['OPEN', 'Open'],
-]
+export const RUNGS = all<Schemas['OnLadder']['rung']>({
+  TENT: 'Tent',
+  SHADE: 'Shade',
+  HALF: 'Half shade',
+  LIGHT: 'Light shade',
+  OPEN: 'Open',
+})
 
-export const SHELTERS: [string, string][] = [
-  ['MIST_TENT', 'Closed tent or mist'],
-  ['TUNNEL_SHADE', 'Shaded tunnel'],
-  ['OPEN_SHADE', 'Open shade'],
-  ['OPEN_SUN', 'Open sun'],
-]
+export const SHELTERS = all<Schemas['InShelter']['shelter']>({
+  MIST_TENT: 'Closed tent or mist',
+  TUNNEL_SHADE: 'Shaded tunnel',
+  OPEN_SHADE: 'Open shade',
+  OPEN_SUN: 'Open sun',
+})
 
-export const SIGNS: [string, string][] = [
-  ['TURGID', 'Stands well'],
-  ['DROOP', 'Droops'],
-  ['CURL', 'Curls'],
-  ['LEAF_DROP', 'Drops leaves'],
-  ['MOULD', 'Mould'],
-  ['PESTS', 'Pests'],
-  ['NEW_GROWTH', 'New growth'],
-  ['ROOTS_AT_EDGE', 'Roots at the edge'],
-]
+export const SIGNS = all<Schemas['Observed']['signs'][number]>({
+  TURGID: 'Stands well',
+  DROOP: 'Droops',
+  CURL: 'Curls',
+  LEAF_DROP: 'Drops leaves',
+  MOULD: 'Mould',
+  PESTS: 'Pests',
+  NEW_GROWTH: 'New growth',
+  ROOTS_AT_EDGE: 'Roots at the edge',
+})
 
 /** What may be next to do, by the code that the list is narrowed with. */
 export const JOBS: [string, string][] = [
@@ -275,7 +285,7 @@ export const PHASES: Record<string, string> = {
   RELEASED: 'Released',
   LOST: 'Lost',
   WITHDRAWN: 'Taken back',
-}
+} satisfies Record<Schemas['LayerCard']['phase'], string>
 
 export const KINDS: Record<string, string> = {
   SET: 'Set',
@@ -296,7 +306,7 @@ export const KINDS: Record<string, string> = {
   NOTED: 'Note',
   WITHDRAWN: 'Took back a record',
   PHOTO: 'Photo',
-}
+} satisfies Record<Schemas['LayerChange']['kind'] | 'PHOTO', string>
 
 /** What a record of a kind did to a layer, after the name of whoever did it. */
 export const DEEDS: Record<string, string> = {
@@ -317,7 +327,7 @@ export const DEEDS: Record<string, string> = {
   DEFERRED: 'put off',
   NOTED: 'noted something on',
   WITHDRAWN: 'took back a record of',
-}
+} satisfies Record<Schemas['LayerChange']['kind'], string>
 
 export const CONFLICTS: Record<string, string> = {
   NOT_SET_YET: 'it is dated before the layer was set',

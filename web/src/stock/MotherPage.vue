@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { allRead } from '@/shared/api/queries'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { type Schemas } from '@/shared/api/client'
@@ -22,6 +23,7 @@ import { allPlaces, allSpecies } from '@/shared/api/nursery'
 /** May this one give more layers, and from which limb? */
 const route = useRoute()
 const session = useSession()
+const queries = useQueryClient()
 const id = computed(() => String(route.params.id))
 const { page, loadError, reload } = useMother(id)
 const { data: places } = useQuery(allPlaces)
@@ -44,9 +46,11 @@ function edit(limb: Schemas['LimbStand'] | null): void {
   doing.value = 'limb'
 }
 
-/** What the form would begin with the next time is there by now. */
-function done(): void {
-  doing.value = ''
+/** A form closes when what it would begin with the next time is there; another that was opened meanwhile stays. */
+async function done(): Promise<void> {
+  const was = doing.value
+  await allRead(queries)
+  if (doing.value === was) doing.value = ''
 }
 </script>
 

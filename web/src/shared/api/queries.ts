@@ -11,9 +11,15 @@ export function newQueryClient(): QueryClient {
     },
     mutationCache: new MutationCache({
       onSuccess: (_, sent) => {
-        if ((sent as Partial<Sending> | undefined)?.changes !== false) return queries.invalidateQueries()
+        // nobody waits for it here: a form that begins anew with what comes must first have said that it was saved
+        if ((sent as Partial<Sending> | undefined)?.changes !== false) void queries.invalidateQueries()
       },
     }),
   })
   return queries
+}
+
+/** Until what is shown is as it was read after the last change: what is on its way is waited for, not asked for again. */
+export async function allRead(queries: QueryClient): Promise<void> {
+  await queries.refetchQueries({ type: 'active' }, { cancelRefetch: false })
 }

@@ -135,17 +135,16 @@ export const useOutbox = defineStore('outbox', () => {
     return outcomeOf(one)
   }
 
-  /** Batches of older pages go with the rest from now on. */
+  /** Batches of older pages go with the rest from now on; what can't be read stays where it is. */
   async function takeOver(): Promise<void> {
     for (const key of Object.keys(localStorage).filter((one) => one.startsWith(OLD_BATCHES))) {
-      const kept = JSON.parse(localStorage.getItem(key) ?? '[]') as {
-        id: string
-        body: Batch
-        mother: string
-      }[]
       const person = Number(key.slice(OLD_BATCHES.length))
       const name = session.person?.id === person ? session.person.fullName : ''
-      await put(kept.map((one) => batchOf(one.id, person, name, one.body, aboutBatch(one.body, one.mother))))
+      const kept = oldBatches(key).map((one) =>
+        batchOf(one.id, person, name, one.body, aboutBatch(one.body, one.mother)),
+      )
+      if (!kept.length) continue
+      await put(kept)
       localStorage.removeItem(key)
     }
   }
@@ -276,7 +275,8 @@ export const useOutbox = defineStore('outbox', () => {
   function start(): void {
     if (started.value) return
     started.value = true
-    void takeOver().then(read).then(flush)
+    // one tab at a time: what one has taken over is not there any more for the other
+    void navigator.locks.request(OLD_BATCHES, takeOver).then(read).then(flush)
     window.addEventListener('online', () => void flush())
     setInterval(() => waiting.value.length && void flush(), AGAIN_MS)
   }
@@ -304,6 +304,14 @@ export const useOutbox = defineStore('outbox', () => {
 /** What an older page made is read more leniently: it could not know what is asked for today. */
 function madeBy(one: Waiting): Record<string, string> {
   return one.page === __PAGE_VERSION__ ? {} : { 'Made-By-Page': one.page ?? '0.1.0' }
+}
+
+function oldBatches(key: string): { id: string; body: Batch; mother: string }[] {
+  try {
+    return JSON.parse(localStorage.getItem(key) ?? '[]') as { id: string; body: Batch; mother: string }[]
+  } catch {
+    return []
+  }
 }
 
 function batchOf(id: string, personId: number, personName: string, batch: Batch, about: string): Waiting {
