@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useI18n } from 'vue-i18n'
 import type { Waiting } from '@/shared/device/store'
 
 /** What became of the batches that were sent. */
 defineProps<{ done: string[]; waiting: Waiting[] }>()
+const { t } = useI18n()
 const emit = defineEmits<{ flush: []; back: [one: Waiting] }>()
 </script>
 
@@ -39,11 +41,7 @@ const emit = defineEmits<{ flush: []; back: [one: Waiting] }>()
   >
     <p class="grow">
       <b>{{ one.about }}:</b>
-      {{
-        one.refusal
-          ? `not taken. ${one.refusal}`
-          : 'kept on this device until the network is back; then they are sent by themselves, once.'
-      }}
+      {{ one.refusal ? t('outbox.notTaken', { why: one.refusal }) : t('outbox.waits') }}
     </p>
     <button v-if="!one.refusal" type="button" class="btn" @click="emit('flush')">Send now</button>
     <button v-else type="button" class="btn" @click="emit('back', one)">Back to the bench</button>

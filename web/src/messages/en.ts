@@ -94,6 +94,12 @@ export const en = {
   },
   outbox: {
     batch: 'One layer on {mother} | {count} layers on {mother}',
+    notTaken: 'not taken. {why}',
+    waits: 'kept on this device until the network is back; then they are sent by themselves, once.',
+  },
+  walk: {
+    later: '{count} in all have time beyond this day.',
+    laterAtLeast: '{count} or more in all have time beyond this day.',
   },
   leaves: {
     title: 'Leaf-out and leaf fall',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useI18n } from 'vue-i18n'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { dayText, weekdayText } from '@/shared/dates'
@@ -16,6 +17,7 @@ import { useWalk } from './useWalk'
 import { nextAfter, walkOrder } from './walkOrder'
 
 /** What do I do now, where, in what order? */
+const { t } = useI18n()
 const session = useSession()
 const route = useRoute()
 const router = useRouter()
@@ -196,7 +198,7 @@ function openOther(): void {
           </li>
         </ul>
         <p class="mt-2 text-sm text-muted">
-          {{ round.later }}{{ round.laterIsLeast ? ' or more' : '' }} in all have time beyond this day.
+          {{ t(round.laterIsLeast ? 'walk.laterAtLeast' : 'walk.later', { count: round.later }) }}
         </p>
         <p class="mt-2">
           <a

@@ -78,8 +78,7 @@ class ArchitectureTest {
     /** Files of whole nurseries and of tables of decisions, whose columns are the database's own. */
     @Test
     void sql_by_hand_stands_in_a_handful_of_classes() {
-        Set<String> byHand = Set.of(
-                "DecisionTables", "RawTable", "NurseryTables", "ReplacedPeople", "NurseryReader", "NurseryWriter");
+        Set<String> byHand = Set.of("DecisionTables", "RawTable", "NurseryTables", "NurseryReader", "NurseryWriter");
         noClasses()
                 .that(DescribedPredicate.describe(
                         "are none of " + byHand,

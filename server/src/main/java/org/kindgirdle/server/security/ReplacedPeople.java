@@ -1,45 +1,50 @@
 package org.kindgirdle.server.security;
 
-import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.kindgirdle.server.security.PersonRepository.Known;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
  * Who may come in when a nursery takes the place of another: whoever is known by the same name keeps the password, and
- * whoever does it stays an owner. All others wait for an owner to give them one. By SQL on the connection that replaces
- * the rest, so that it counts with it or not at all.
+ * whoever does it stays an owner. All others wait for an owner to give them one. In the transaction that replaces the
+ * rest, so that it counts with it or not at all.
  */
 @Component
 public class ReplacedPeople {
 
-    private final JdbcTemplate jdbc;
+    private final PersonRepository rows;
+    private final KnownDeviceRepository devices;
     private final CurrentPerson person;
     private final People people;
     private final ApplicationEventPublisher events;
 
-    ReplacedPeople(JdbcTemplate jdbc, CurrentPerson person, People people, ApplicationEventPublisher events) {
-        this.jdbc = jdbc;
+    ReplacedPeople(
+            PersonRepository rows,
+            KnownDeviceRepository devices,
+            CurrentPerson person,
+            People people,
+            ApplicationEventPublisher events) {
+        this.rows = rows;
+        this.devices = devices;
         this.person = person;
         this.people = people;
         this.events = events;
     }
 
-    private record Known(long id, String hash, String fullName, String units) {}
-
     /** Who is here before it. */
     public static final class Before {
 
         private final String owner;
-        private final Map<String, Known> byName;
+        private final List<Known> all;
 
-        private Before(String owner, Map<String, Known> byName) {
+        private Before(String owner, List<Known> all) {
             this.owner = owner;
-            this.byName = byName;
+            this.all = all;
         }
     }
 
@@ -52,32 +57,20 @@ public class ReplacedPeople {
     public record Renumbered(Set<Long> were, long owner) {}
 
     public Before before() {
-        Map<String, Known> known = new HashMap<>();
-        jdbc.query("select name, id, password_hash, full_name, units from person", row -> {
-            known.put(
-                    row.getString(1), new Known(row.getLong(2), row.getString(3), row.getString(4), row.getString(5)));
-        });
-        return new Before(person.name(), known);
+        return new Before(person.name(), rows.known());
     }
 
     /** The people of the file are there. */
     public void after(Before before) {
-        Known owner = Objects.requireNonNull(before.byName.get(before.owner));
-        Map<String, Long> now = ids();
-        if (!now.containsKey(before.owner)) {
-            Long id = jdbc.queryForObject("select coalesce(max(id), 0) + 1 from person", Long.class);
-            jdbc.update(
-                    "insert into person (id, name, full_name, password_hash, role, units, version)"
-                            + " values (?, ?, ?, '', 'OWNER', ?, 0)",
-                    id,
-                    before.owner,
-                    owner.fullName,
-                    owner.units);
+        if (rows.makeOwner(before.owner) == 0) {
+            Known owner = before.all.stream()
+                    .filter(one -> one.name().equals(before.owner))
+                    .findFirst()
+                    .orElseThrow();
+            rows.saveAndFlush(new Person(owner.name(), owner.fullName(), "", Role.OWNER, owner.units()));
         }
-        jdbc.update("update person set role = 'OWNER', disabled_at = null where name = ?", before.owner);
-        jdbc.update("update person set password_hash = ?", people.noPassword());
-        before.byName.forEach(
-                (name, known) -> jdbc.update("update person set password_hash = ? where name = ?", known.hash, name));
+        rows.giveAll(people.noPassword());
+        before.all.forEach(one -> rows.give(one.name(), one.passwordHash()));
     }
 
     /**
@@ -85,26 +78,18 @@ public class ReplacedPeople {
      * it counts: who is signed in reads on until then.
      */
     public void moved(Before before) {
-        Map<String, Long> now = ids();
-        Set<Long> renumbered = before.byName.entrySet().stream()
-                .filter(one -> !Objects.equals(now.get(one.getKey()), one.getValue().id))
-                .map(one -> one.getValue().id)
+        Map<String, Long> now = rows.known().stream().collect(Collectors.toMap(Known::name, Known::id));
+        Set<Long> renumbered = before.all.stream()
+                .filter(one -> !Objects.equals(now.get(one.name()), one.id()))
+                .map(Known::id)
                 .collect(Collectors.toSet());
         people.changed();
-        jdbc.update("delete from known_device");
+        devices.deleteAllInBatch();
         // a session remembers the role of before: whoever else is signed in comes in anew
-        jdbc.update("delete from SPRING_SESSION where principal_name <> ?", before.owner);
+        rows.endSessionsOfAllBut(before.owner);
         if (!renumbered.isEmpty()) {
-            jdbc.update("delete from SPRING_SESSION");
+            rows.endAllSessions();
             events.publishEvent(new Renumbered(renumbered, Objects.requireNonNull(now.get(before.owner))));
         }
-    }
-
-    private Map<String, Long> ids() {
-        Map<String, Long> ids = new HashMap<>();
-        jdbc.query("select name, id from person", row -> {
-            ids.put(row.getString(1), row.getLong(2));
-        });
-        return ids;
     }
 }
