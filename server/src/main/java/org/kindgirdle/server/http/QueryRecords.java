@@ -11,6 +11,7 @@ import org.springframework.beans.TypeMismatchException;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.MethodParameter;
 import org.springframework.validation.BindingResult;
+import org.springframework.validation.beanvalidation.SpringValidatorAdapter;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.WebDataBinder;
 import org.springframework.web.bind.support.WebDataBinderFactory;
@@ -26,20 +27,31 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 class QueryRecords implements WebMvcConfigurer {
 
+    private final Resolver resolver;
+
+    QueryRecords(SpringValidatorAdapter validator) {
+        this.resolver = new Resolver(validator);
+    }
+
     @Override
     public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
-        resolvers.add(new Resolver());
+        resolvers.add(resolver);
     }
 
     /** Asked after all that go by an annotation, and before what takes whatever is left. */
     private static final class Resolver implements HandlerMethodArgumentResolver {
 
+        private final SpringValidatorAdapter validator;
         private final ClassValue<Parts> known = new ClassValue<>() {
             @Override
             protected Parts computeValue(Class<?> type) {
                 return Parts.of(type);
             }
         };
+
+        Resolver(SpringValidatorAdapter validator) {
+            this.validator = validator;
+        }
 
         @Override
         public boolean supportsParameter(MethodParameter parameter) {
@@ -58,14 +70,18 @@ class QueryRecords implements WebMvcConfigurer {
             }
             String name = String.valueOf(parameter.getParameterName());
             Parts parts = known.get(parameter.getParameterType());
+            boolean isChecked = parameter.hasParameterAnnotation(Valid.class);
             WebDataBinder reading = binders.createBinder(request, null, name);
             @Nullable Object[] values = new Object[parts.names.length];
             for (int i = 0; i < values.length; i++) {
                 values[i] = value(request.getParameterValues(parts.names[i]), parts, i, reading);
             }
+            if (isChecked && reading.getBindingResult().hasErrors()) {
+                checkThoseRead(parts, values, reading.getBindingResult());
+            }
             refuse(reading.getBindingResult(), parameter);
             Object read = parts.make(values);
-            if (parameter.hasParameterAnnotation(Valid.class)) {
+            if (isChecked) {
                 WebDataBinder checking = binders.createBinder(request, read, name);
                 checking.validate();
                 refuse(checking.getBindingResult(), parameter);
@@ -85,6 +101,15 @@ class QueryRecords implements WebMvcConfigurer {
                 wrong.initPropertyName(parts.names[component]);
                 binder.getBindingErrorProcessor().processPropertyAccessException(wrong, binder.getBindingResult());
                 return null;
+            }
+        }
+
+        /** What could be read is checked as well, so that one answer tells all that is wrong. */
+        private void checkThoseRead(Parts parts, @Nullable Object[] values, BindingResult result) {
+            for (int i = 0; i < values.length; i++) {
+                if (!result.hasFieldErrors(parts.names[i])) {
+                    validator.validateValue(parts.constructor.getDeclaringClass(), parts.names[i], values[i], result);
+                }
             }
         }
 

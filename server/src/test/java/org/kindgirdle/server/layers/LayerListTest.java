@@ -94,6 +94,18 @@ class LayerListTest {
     }
 
     @Test
+    void one_answer_tells_all_that_is_wrong_with_an_address() {
+        JsonNode refused = nursery.grower()
+                .get("/api/v1/layers?phase=LIMBO&year=1200&limit=501&late=true")
+                .expect(400)
+                .body();
+        assertThat(refused.path("violations")
+                        .valueStream()
+                        .map(each -> each.path("field").asString()))
+                .containsExactlyInAnyOrder("phase", "year", "limit");
+    }
+
+    @Test
     void everybody_keeps_their_own_filters_under_names() {
         Map<String, String> full = Map.of("name", "Full balls", "query", "stage=FILLED&phase=ON_MOTHER");
         nursery.viewer().put("/api/v1/me/layer-filters", full).expect(200);

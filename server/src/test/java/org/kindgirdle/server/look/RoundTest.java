@@ -90,6 +90,18 @@ class RoundTest {
                 .doesNotContain(codes.get(0));
         JsonNode ahead = today.path("ahead");
         assertThat(ahead.valueStream().map(day -> day.path("on").asString())).isSorted();
+        Long beyond = nursery.sql()
+                .queryForObject(
+                        "select count(*) from layer where phase in ('ON_MOTHER', 'SEVERED', 'POTTED') and job_by > ?",
+                        Long.class,
+                        TODAY.plusDays(13));
+        assertThat(today.path("later").asLong())
+                .as("all that have time are counted, in a nursery of this size")
+                .isEqualTo(beyond
+                        + ahead.valueStream()
+                                .mapToLong(day -> day.path("jobs").asLong())
+                                .sum());
+        assertThat(today.path("laterIsLeast").asBoolean()).isFalse();
         JsonNode friday =
                 nursery.grower().get("/api/v1/round?on=2026-07-17").expect(200).body();
         assertThat(codesOf(friday)).contains(codes.get(0));
