@@ -13,8 +13,8 @@ ensure_browser
 export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
 
 began=$(date +%s)
-generated=web/src/shared/api/schema.d.ts
-before=$(cksum <"$generated")
+generated=(web/src/shared/api/schema.d.ts web/src/shared/api/codes.ts)
+before=$(cksum "${generated[@]}")
 quiet() {
     grep --line-buffered -vE '^\[INFO\] *$|Download(ing|ed) from|^\[INFO\] (---|skip|Nothing|Copying|Using)|SLF4J'
 }
@@ -44,8 +44,8 @@ wait "$first" || first_result=$?
 quiet <"$said" || true
 rm -f "$said"
 # the build makes the front end's types from docs/openapi.json; OpenApiTest compares that file with the running API
-[ "$before" = "$(cksum <"$generated")" ] ||
-    fail "$generated did not fit docs/openapi.json." "It was made anew: commit it."
+[ "$before" = "$(cksum "${generated[@]}")" ] ||
+    fail "${generated[*]} did not fit docs/openapi.json." "They were made anew: commit them."
 
 counts() {
     awk '/<testsuite / {

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
 import { type Schemas, get } from '@/shared/api/client'
-import { methods } from '@/shared/api/methods'
+import { useMethods } from '@/shared/api/methods'
 import Choice from '@/shared/ui/Choice.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import MotherPick from './MotherPick.vue'
@@ -27,8 +27,8 @@ const recipeOptions = computed<[string, string][]>(() =>
   props.recipes.map((one) => [String(one.id), one.name] as [string, string]),
 )
 const recipe = computed(() => props.recipes.find((one) => String(one.id) === head.value.recipeId))
-const { data: known } = useQuery(methods)
-const way = computed(() => known.value?.find((one) => one.method === recipe.value?.recipe.method))
+const ways = useMethods()
+const way = computed(() => ways.method(recipe.value?.recipe.method))
 /** What is cut off when it is set leaves its mother as she is. */
 const asksForShoot = computed(() => way.value?.staysOnMother ?? true)
 const shootLabel = computed(() =>

@@ -3,6 +3,7 @@ import { restsOn } from '@/shared/words'
 import { computed, ref } from 'vue'
 import { saveFile } from '@/shared/api/file'
 import type { Schemas } from '@/shared/api/client'
+import { useMethods } from '@/shared/api/methods'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -22,10 +23,11 @@ const props = defineProps<{
   sumsQuery: Record<string, string>
 }>()
 const session = useSession()
+const ways = useMethods()
 const problem = ref<unknown>(null)
 const drawing = computed<Schemas['Drawing']>(() => ({
   ball: props.sums.ball,
-  ringMm: props.recipe.recipe.wound.startsWith('RING') ? props.sums.ball.ringMm : 0,
+  ringMm: ways.wound(props.recipe.recipe.wound)?.ring ? props.sums.ball.ringMm : 0,
   aboveMm: props.sums.aboveMm,
   belowMm: props.sums.belowMm,
   position: props.row.position as Schemas['Drawing']['position'],
@@ -36,6 +38,7 @@ const drawing = computed<Schemas['Drawing']>(() => ({
   propped: props.sums.load.verdict !== 'FINE',
   cover: props.recipe.recipe.cover,
   method: props.recipe.recipe.method ?? 'AIR',
+  wrapped: ways.method(props.recipe.recipe.method)?.wrapped ?? true,
 }))
 
 async function print(): Promise<void> {

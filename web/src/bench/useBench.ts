@@ -54,7 +54,7 @@ export function useBench(begin: { motherId: string }) {
     wood: 'ONE_TWO',
     position: 'BELOW_NODE',
     leaves: '8',
-    fromUnion: session.units === 'US' ? '16' : '400',
+    fromUnion: session.units.system === 'US' ? '16' : '400',
     lean: '30',
   })
   /** One more row like another; a place of a trial is one row’s. */

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { type Schemas, post, put } from '@/shared/api/client'
-import { methods } from '@/shared/api/methods'
+import { useMethods } from '@/shared/api/methods'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import BothSides from '@/shared/ui/BothSides.vue'
@@ -32,10 +32,10 @@ const method = ref<string>(old?.recipe.method ?? 'AIR')
 const holds = ref(typed(old?.recipe.containerMl ?? 0, 'volume', session.units))
 const container = ref(typed(old?.recipe.containerG ?? 0, 'mass', session.units))
 
-const { data: known } = useQuery(methods)
-const way = computed(() => known.value?.find((one) => one.method === method.value))
+const ways = useMethods()
+const way = computed(() => ways.method(method.value))
 const wounds = computed(() =>
-  WOUNDS.filter(([code]) => !way.value || way.value.wounds.some((one) => one === code)),
+  WOUNDS.filter(([code]) => !way.value || way.value.wounds.some((one) => one.wound === code)),
 )
 const wraps = computed(() =>
   WRAPS.filter(([code]) => !way.value || way.value.wraps.some((one) => one === code)),

@@ -64,10 +64,6 @@ export const en = {
     water: 'Water it',
     takeUp: 'Take it up',
     lostWater: 'What it has lost since it was last wet.',
-    cutGround:
-      'In the morning. Cut between the mother and the roots, with a clean blade, and lift it with its soil; water it the day before.',
-    cutPot:
-      'In the morning; water the pot the day before. Cut below the pot, with a clean blade, and open it only at potting.',
   },
   madeBy: {
     label: 'Made by',

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { Problem } from '@/shared/api/client'
+import { useMethods } from '@/shared/api/methods'
 import { toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
@@ -18,6 +19,7 @@ import type { NewRecord } from './newRecord'
 const props = defineProps<{ layer: Card; kind: string; saving: boolean; problem: unknown }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; close: [] }>()
 const session = useSession()
+const ways = useMethods()
 const { t } = useI18n()
 
 const water = ref(typed(Math.round(props.layer.suggested.waterMl), 'volume', session.units))
@@ -102,7 +104,7 @@ function keep(): void {
         v-if="layer.recipe.way.staysOnMother"
         v-model="recipe"
         :may-stay="layer.recipe.method !== 'FOIL_START'"
-        :fits="(one) => one.recipe.method === 'AIR' && one.recipe.wound.startsWith('RING')"
+        :fits="(one) => one.recipe.method === 'AIR' && ways.wound(one.recipe.wound)?.ring === true"
         :now="layer.recipe"
         :error="error('details.recipeId')"
       />

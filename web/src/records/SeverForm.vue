@@ -217,12 +217,7 @@ function keep(): void {
           @update:model-value="fruitLeft = $event === 'LEFT'"
         />
       </template>
-      <p v-if="layer.recipe.method === 'GROUND'">{{ t('other.cutGround') }}</p>
-      <p v-else-if="layer.recipe.method === 'POT_STOOL'">{{ t('other.cutPot') }}</p>
-      <p v-else>
-        In the morning; water the ball the day before. Cut 10 to 20 mm below the ball, with a clean blade, and
-        shorten the stub under it.
-      </p>
+      <p data-testid="how-to-cut">{{ balance.cut }}</p>
       <p v-for="caution in balance.cautions" :key="caution"><b>Caution:</b> {{ caution }}</p>
     </template>
     <p v-else-if="!error" role="status" class="text-muted">Weighing leaf and root…</p>

@@ -59,7 +59,7 @@ watch(
   () => void queries.invalidateQueries(),
 )
 
-async function choose(units: Units): Promise<void> {
+async function choose(units: Units['system']): Promise<void> {
   await session.chooseUnits(units)
   await queries.invalidateQueries()
 }
@@ -165,10 +165,12 @@ outbox.start()
                 class="flex min-h-12 w-full items-center px-3 text-left"
                 :class="{ 'bg-wood': active }"
                 data-testid="units"
-                @click="choose(session.units === 'US' ? 'METRIC' : 'US')"
+                @click="choose(session.units.system === 'US' ? 'METRIC' : 'US')"
               >
                 {{
-                  session.units === 'US' ? 'Read in metric (mm, mL, C)' : 'Read in US units (in, fl oz, F)'
+                  session.units.system === 'US'
+                    ? 'Read in metric (mm, mL, C)'
+                    : 'Read in US units (in, fl oz, F)'
                 }}
               </button>
             </MenuItem>

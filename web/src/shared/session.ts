@@ -6,7 +6,8 @@ import { soon } from './device/patience'
 import { forgetWhatWasRead } from './device/store'
 
 export type Session = Schemas['SessionView']
-export type Units = 'METRIC' | 'US'
+/** The units somebody reads in, with what is needed to show and to send quantities in them. */
+export type Units = Schemas['Measures']
 
 const KEY = 'kg-session'
 
@@ -14,7 +15,7 @@ const KEY = 'kg-session'
 export const useSession = defineStore('session', () => {
   const session = ref<Session | null>(null)
   const person = computed(() => session.value?.person ?? null)
-  const units = computed<Units>(() => (person.value?.units as Units) ?? 'METRIC')
+  const units = computed<Units>(() => session.value!.measures)
   const today = computed(() => session.value?.today ?? '')
   const mayRecord = computed(() => person.value !== null && person.value.role !== 'VIEWER')
   const isOwner = computed(() => person.value?.role === 'OWNER')
@@ -22,7 +23,8 @@ export const useSession = defineStore('session', () => {
   /** Without the network it is as it was the last time: the records that are made then are sent when it is back. */
   async function load(): Promise<void> {
     const kept = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Session | null
-    const known = kept?.person ? kept : null
+    // what an older version kept has no measures
+    const known = kept?.person && kept.measures ? kept : null
     try {
       // once it stands there, whoever asks again waits for what is so now
       const told = await soon(get('/api/v1/session'), session.value ? null : known, take)
@@ -59,7 +61,7 @@ export const useSession = defineStore('session', () => {
     await load()
   }
 
-  async function chooseUnits(chosen: Units): Promise<void> {
+  async function chooseUnits(chosen: Units['system']): Promise<void> {
     await put('/api/v1/me/units', { body: { units: chosen } })
     await load()
   }

@@ -1,4 +1,10 @@
 import type { Schemas } from './api/client'
+import {
+  CONDITIONS as CONDITION_CODES,
+  METHODS as METHOD_CODES,
+  RUNGS as RUNG_CODES,
+  SIGNS as SIGN_CODES,
+} from './api/codes'
 import { i18n } from './i18n'
 
 const { t } = i18n.global
@@ -11,6 +17,14 @@ function all<Code extends string>(words: Record<Code, string>): [string, string]
   return Object.entries<string>(words)
 }
 
+/** In the order in which the server has them. */
+function inOrder<Code extends string>(
+  codes: readonly Code[],
+  words: Record<Code, string>,
+): [string, string][] {
+  return codes.map((code) => [code, words[code]])
+}
+
 export type Stage = Schemas['LayerCard']['stage']
 
 export const STAGE_WORDS: Record<string, string> = {
@@ -21,9 +35,6 @@ export const STAGE_WORDS: Record<string, string> = {
   FILLED: 'Filled',
   MATURE: 'Mature',
 } satisfies Record<Stage, string>
-
-/** In the order of growth. */
-export const STAGES = Object.keys(STAGE_WORDS) as Stage[]
 
 /** How far a ball is, in the middle of a sentence. */
 export const STAGE_STATES: Record<string, string> = {
@@ -44,7 +55,7 @@ export const STAGE_HINTS: Record<string, string> = {
   MATURE: 'tan, branched, starting to circle',
 } satisfies Record<Stage, string>
 
-export const CONDITIONS = all<Schemas['LayerCard']['conditions'][number]>({
+export const CONDITIONS = inOrder(CONDITION_CODES, {
   DRY: 'Dry',
   WET: 'Too wet',
   BRIDGED: 'Healing over',
@@ -112,7 +123,7 @@ export const MEDIA = all<Schemas['Recipe']['medium']>({
   HEAVY_SOIL: 'heavy soil',
 })
 
-export const METHODS = all<Schemas['Recipe']['method']>({
+export const METHODS = inOrder(METHOD_CODES, {
   AIR: 'Air layer',
   SOFT_TIP: 'Soft tip',
   FOIL_START: 'Foil start',
@@ -212,7 +223,7 @@ export const LADDERS = all<Schemas['OnLadder']['ladder']>({
   GROUND: t('ladders.GROUND'),
 })
 
-export const RUNGS = all<Schemas['OnLadder']['rung']>({
+export const RUNGS = inOrder(RUNG_CODES, {
   TENT: 'Tent',
   SHADE: 'Shade',
   HALF: 'Half shade',
@@ -227,7 +238,7 @@ export const SHELTERS = all<Schemas['InShelter']['shelter']>({
   OPEN_SUN: 'Open sun',
 })
 
-export const SIGNS = all<Schemas['Observed']['signs'][number]>({
+export const SIGNS = inOrder(SIGN_CODES, {
   TURGID: 'Stands well',
   DROOP: 'Droops',
   CURL: 'Curls',

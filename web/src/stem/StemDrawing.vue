@@ -50,8 +50,6 @@ const COVER_WORDS: Record<string, string> = {
   BLACK: 'black over it',
   CLEAR: 'no cover',
 }
-/** What stands in a pot, in the ground or under a tent is not tied up, and nothing is wrapped over its medium. */
-const isWrapped = computed(() => !['POT_STOOL', 'GROUND', 'CUTTING'].includes(props.drawing.method))
 /** A cutting ends in its medium. */
 const limbBottom = computed(() =>
   props.drawing.method === 'CUTTING' ? stem.value.ball.top + stem.value.ball.length * 0.7 : stem.value.height,
@@ -63,7 +61,7 @@ const COVER_STROKES: Record<string, string> = {
 }
 const label = computed(
   () =>
-    `Limb ${mm(props.drawing.ball.diameterMm)} thick, ${stem.value.ring ? `ring ${mm(stem.value.ring.height)} wide` : 'no ring'}, ball ${mm(stem.value.ball.length)} long and ${mm(stem.value.ball.diameter)} across, ${isWrapped.value ? `${COVER_WORDS[props.drawing.cover]}, ` : ''}${props.fillPercent}% rooted${props.drawing.propped ? ', propped' : ''}`,
+    `Limb ${mm(props.drawing.ball.diameterMm)} thick, ${stem.value.ring ? `ring ${mm(stem.value.ring.height)} wide` : 'no ring'}, ball ${mm(stem.value.ball.length)} long and ${mm(stem.value.ball.diameter)} across, ${props.drawing.wrapped ? `${COVER_WORDS[props.drawing.cover]}, ` : ''}${props.fillPercent}% rooted${props.drawing.propped ? ', propped' : ''}`,
 )
 </script>
 
@@ -104,7 +102,7 @@ const label = computed(
       data-part="limb"
     />
     <path
-      v-if="isWrapped && drawing.cover !== 'CLEAR'"
+      v-if="drawing.wrapped && drawing.cover !== 'CLEAR'"
       :d="ballPath"
       fill="none"
       :class="COVER_STROKES[drawing.cover]"
@@ -114,7 +112,7 @@ const label = computed(
       :d="ballPath"
       class="fill-moss-pale stroke-lichen"
       stroke-width="1.2"
-      :stroke-dasharray="isWrapped ? undefined : '5 4'"
+      :stroke-dasharray="drawing.wrapped ? undefined : '5 4'"
       data-part="ball"
       :data-length="stem.ball.length"
       :data-diameter="stem.ball.diameter"
@@ -160,7 +158,7 @@ const label = computed(
       stroke-width="1.6"
       stroke-linecap="round"
     />
-    <g v-if="isWrapped" class="stroke-ink" stroke-width="2.6" stroke-linecap="round">
+    <g v-if="drawing.wrapped" class="stroke-ink" stroke-width="2.6" stroke-linecap="round">
       <line
         v-for="y in [stem.ball.top, ballBottom]"
         :key="y"

@@ -14,6 +14,7 @@ const drawing = {
   propped: false,
   cover: 'FOIL' as const,
   method: 'AIR' as const,
+  wrapped: true,
 }
 
 describe('the stem drawing', () => {

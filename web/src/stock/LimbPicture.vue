@@ -36,12 +36,15 @@ const free = computed(() =>
 )
 const length = (mm: number) => show(mm, 'length', session.units)
 const ruler = computed(() => {
-  const step = session.units === 'US' ? 152.4 : 200
+  const step = session.units.system === 'US' ? 6 * session.units.length.si : 200
   const marks = []
   for (let mm = 0; mm <= props.stand.lengthMm; mm += step) {
     marks.push({
       x: scale.value.x(mm),
-      text: session.units === 'US' ? String(Math.round(mm / 25.4)) : String(Math.round(mm / 10)),
+      text:
+        session.units.system === 'US'
+          ? String(Math.round(mm / session.units.length.si))
+          : String(Math.round(mm / 10)),
     })
   }
   return marks
@@ -58,7 +61,7 @@ const spoken = computed(() => {
   <section :aria-label="`Picture of ${limb.name}`" data-testid="limb-picture">
     <h3 class="text-base">
       {{ limb.name }}, from its tip
-      <span class="font-normal text-muted">({{ session.units === 'US' ? 'inches' : 'cm' }})</span>
+      <span class="font-normal text-muted">({{ session.units.system === 'US' ? 'inches' : 'cm' }})</span>
     </h3>
     <div ref="frame" class="mt-1">
       <svg :viewBox="`0 0 ${width} ${scale.height}`" class="block w-full" role="img" :aria-label="spoken">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '@/shared/api/client'
+import { useMethods } from '@/shared/api/methods'
 import { area, number, show, toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
@@ -20,12 +21,16 @@ const emit = defineEmits<{ medium: [ml: number, medium: string] }>()
 const session = useSession()
 const recipe = props.recipes.find((one) => String(one.id) === props.begin.recipe)?.recipe
 const profile = props.species.find((one) => one.profile.code === props.begin.species)?.profile
-const us = session.units === 'US'
+const us = session.units.system === 'US'
 const diameter = ref(props.begin.diameter || (us ? '3/4' : '18'))
 const bridges = ref(profile?.bridgesReadily ? 'yes' : 'no')
-const scraped = ref(
-  recipe && !/SCRAPED$|TOURNIQUET$/.test(recipe.wound.replace('UNSCRAPED', '')) ? 'no' : 'yes',
-)
+const ways = useMethods()
+const scrapedSaid = ref<string>()
+/** As the recipe's wound is, until somebody says otherwise. */
+const scraped = computed({
+  get: () => scrapedSaid.value ?? (ways.wound(recipe?.wound)?.scraped === false ? 'no' : 'yes'),
+  set: (said: string) => (scrapedSaid.value = said),
+})
 const medium = ref<string>(recipe?.medium ?? 'MOSS')
 const container = ref(typed(recipe?.containerG ?? 0, 'mass', session.units))
 const holds = ref(typed(recipe?.containerMl ?? 0, 'volume', session.units))

@@ -17,7 +17,7 @@ const stock = ref('LIQUID')
 const strength = ref('1 %')
 const purity = ref('98')
 const target = ref(props.begin.ppm || '3000')
-const volume = ref(session.units === 'US' ? '2' : '50')
+const volume = ref(session.units.system === 'US' ? '2' : '50')
 const code = ref(props.begin.species ?? '')
 const wood = ref(props.begin.wood || 'ONE_TWO')
 const options = computed<[string, string][]>(() => [

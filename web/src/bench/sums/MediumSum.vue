@@ -13,7 +13,7 @@ import { useSum } from './useSum'
 const props = defineProps<{ from: { ml: number; medium: string } | null }>()
 const session = useSession()
 const medium = ref('MOSS')
-const amount = ref(session.units === 'US' ? '10' : '400')
+const amount = ref(session.units.system === 'US' ? '10' : '400')
 /** What the ball asks for is taken over until somebody types an amount of their own. */
 const isOwn = ref(false)
 watch(

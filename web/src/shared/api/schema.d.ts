@@ -2349,6 +2349,7 @@ export interface components {
             ringMm: number;
             /** @enum {string} */
             wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+            wrapped: boolean;
         };
         Dropping: {
             /** Format: int64 */
@@ -2697,6 +2698,11 @@ export interface components {
             weeks: components["schemas"]["PlaceAhead"][];
             winter: components["schemas"]["ForWinter"][];
         };
+        Larger: {
+            /** Format: double */
+            si: number;
+            unit: string;
+        };
         LayerCard: {
             advice: components["schemas"]["Advice"];
             alsoDo: components["schemas"]["Also"][];
@@ -2848,6 +2854,7 @@ export interface components {
             /** Format: date */
             bestOn: string | null;
             cautions: string[];
+            cut: string;
             days: components["schemas"]["DayBalance"][];
             /** Format: double */
             fillPercent: number;
@@ -3154,6 +3161,26 @@ export interface components {
             /** Format: int32 */
             ties: number;
         };
+        Measure: {
+            larger: components["schemas"]["Larger"] | null;
+            /** Format: double */
+            offset: number;
+            /** Format: double */
+            si: number;
+            unit: string;
+        };
+        Measures: {
+            bulk: components["schemas"]["Measure"];
+            concentration: components["schemas"]["Measure"];
+            length: components["schemas"]["Measure"];
+            mass: components["schemas"]["Measure"];
+            span: components["schemas"]["Measure"];
+            /** @enum {string} */
+            system: "METRIC" | "US";
+            temperature: components["schemas"]["Measure"];
+            temperatureShift: components["schemas"]["Measure"];
+            volume: components["schemas"]["Measure"];
+        };
         MediumAdvice: {
             /** @enum {string} */
             level: "BLOCK" | "WARN" | "CAUTION" | "FINE";
@@ -3199,7 +3226,8 @@ export interface components {
             /** @enum {string} */
             method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
             staysOnMother: boolean;
-            wounds: ("RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED")[];
+            wounds: components["schemas"]["WoundView"][];
+            wrapped: boolean;
             wraps: ("SEALED_FILM" | "TIED_FILM" | "SLIT_BAG" | "VENTED_BAG" | "FOIL_ONLY" | "HINGED_POD" | "SPLIT_POT" | "IN_GROUND" | "IN_TENT")[];
         };
         MotherLine: {
@@ -4287,6 +4315,7 @@ export interface components {
         };
         SessionView: {
             demo: boolean;
+            measures: components["schemas"]["Measures"];
             needsOwner: boolean;
             /** Format: date-time */
             now: string;
@@ -4942,6 +4971,12 @@ export interface components {
             /** Format: int64 */
             rows: number;
             word: string;
+        };
+        WoundView: {
+            ring: boolean;
+            scraped: boolean;
+            /** @enum {string} */
+            wound: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED";
         };
         Year: {
             /** Format: int32 */

@@ -51,6 +51,11 @@ public enum Method {
         return hangs;
     }
 
+    /** Whether the ball is wrapped round its limb, rather than poured, buried or stuck. */
+    public boolean isWrapped() {
+        return !buriesTheBase() && this != CUTTING;
+    }
+
     /** Whether a limb on which it made no roots can still be ringed and wrapped in the air. */
     public boolean goesOnAsAir() {
         return this == FOIL_START || this == GROUND;

@@ -45,9 +45,9 @@ public record Recipe(
         this.containerMl = Require.within("containerMl", containerMl, 0, MAX_CONTAINER_ML);
     }
 
-    /** Whether the bark is cut and the wood scraped clean, so that a ring bridges less. */
+    /** As {@link Wound#isScraped}. */
     public boolean isScraped() {
-        return wound == Wound.RING_SCRAPED || wound == Wound.RING_AND_TOURNIQUET;
+        return wound.isScraped();
     }
 
     /** Whether it is pushed on ready filled, with nothing cut: the quickest way. */

@@ -22,6 +22,11 @@ public enum Wound {
         return this == RING_SCRAPED || this == RING_UNSCRAPED || this == RING_AND_TOURNIQUET;
     }
 
+    /** Whether the bark is cut off and the wood under it scraped clean, so that it bridges less. */
+    public boolean isScraped() {
+        return this == RING_SCRAPED || this == RING_AND_TOURNIQUET;
+    }
+
     /** What it does to the speed of rooting, as a factor; without a wound it depends on the wood and the species. */
     public double speed(HouseRules rules, Wood wood, boolean preformedRoots) {
         return rules.of(factor(wood, preformedRoots).speed);

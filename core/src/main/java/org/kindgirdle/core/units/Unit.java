@@ -57,6 +57,16 @@ public enum Unit {
         return symbols.get(0);
     }
 
+    /** What one more of this unit is in the dimension's SI unit: 25.4 for an inch, 5/9 for a degree Fahrenheit. */
+    public double perUnit() {
+        return numerator.divide(denominator, MathContext.DECIMAL128).doubleValue();
+    }
+
+    /** How much of this unit a value in the dimension's SI unit is, as near as a double comes. */
+    public double fromSi(double si) {
+        return fromSi(BigDecimal.valueOf(si)).doubleValue();
+    }
+
     BigDecimal toSi(BigDecimal typed) {
         return typed.subtract(offset).multiply(numerator).divide(denominator, MathContext.DECIMAL128);
     }

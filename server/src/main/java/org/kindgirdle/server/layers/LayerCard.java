@@ -103,7 +103,8 @@ public record LayerCard(
             BranchLoad load,
             boolean propped,
             Cover cover,
-            Method method) {}
+            Method method,
+            boolean wrapped) {}
 
     /** @param cover that the work puts on; null where it changes none */
     record Also(String code, String sentence, @Nullable Cover cover) {}

@@ -189,7 +189,8 @@ class LayerCards {
                 projection.load(),
                 state.propped(),
                 cover,
-                context.recipe().method());
+                context.recipe().method(),
+                context.recipe().method().isWrapped());
     }
 
     private List<LayerCard.JobView> jobs(LayerProjection projection, Method method, LocalDate today) {

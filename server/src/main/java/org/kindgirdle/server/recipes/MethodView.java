@@ -11,11 +11,28 @@ import org.kindgirdle.core.set.Wrap;
  *
  * @param staysOnMother whether it roots on its mother; what does not is cut off when it is set
  * @param buriesTheBase whether the base of the mother itself is buried
+ * @param wrapped whether its ball is wrapped round the limb
  * @param wounds that go with it, in the order of the form
  * @param wraps that can hold its medium, in the order of the form
  */
 public record MethodView(
-        Method method, boolean staysOnMother, boolean buriesTheBase, List<Wound> wounds, List<Wrap> wraps) {
+        Method method,
+        boolean staysOnMother,
+        boolean buriesTheBase,
+        boolean wrapped,
+        List<WoundView> wounds,
+        List<Wrap> wraps) {
+
+    /**
+     * @param ring whether a band of bark is taken off
+     * @param scraped whether the wood under it is scraped clean
+     */
+    public record WoundView(Wound wound, boolean ring, boolean scraped) {
+
+        private static WoundView of(Wound wound) {
+            return new WoundView(wound, wound.isRing(), wound.isScraped());
+        }
+    }
 
     /** All of them, in the order of the form. */
     static List<MethodView> all() {
@@ -27,7 +44,8 @@ public record MethodView(
                 method,
                 method.staysOnMother(),
                 method.buriesTheBase(),
-                method.wounds().stream().sorted().toList(),
+                method.isWrapped(),
+                method.wounds().stream().sorted().map(WoundView::of).toList(),
                 method.wraps().stream().sorted().toList());
     }
 }

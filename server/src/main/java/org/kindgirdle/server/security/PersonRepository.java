@@ -45,4 +45,13 @@ interface PersonRepository extends JpaRepository<Person, Long> {
     @Modifying
     @Query(value = "delete from SPRING_SESSION", nativeQuery = true)
     void endAllSessions();
+
+    /** As {@link #endSessionsOfAllBut}: its repository would read the session and all that it holds first. */
+    @Modifying
+    @Query(value = """
+            update SPRING_SESSION
+            set last_access_time = :moment, expiry_time = :moment + max_inactive_interval * 1000
+            where session_id = :session and last_access_time < :moment
+            """, nativeQuery = true)
+    void used(String session, long moment);
 }

@@ -10,28 +10,28 @@ import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 
 /**
- * Sessions that are not written for every read: when one was used last is kept to the minute, and one that did not
+ * Sessions that are not written for a read: when one was used is noted by {@link SessionUse}, and one that did not
  * change otherwise is left alone.
  *
  * @param <S> the sessions of the repository that keeps them
  */
 final class QuietSessions<S extends Session> implements FindByIndexNameSessionRepository<QuietSessions.Quiet<S>> {
 
-    private static final Duration KEPT_TO = Duration.ofMinutes(1);
-
     private final FindByIndexNameSessionRepository<S> kept;
+    private final SessionUse use;
 
-    private QuietSessions(FindByIndexNameSessionRepository<S> kept) {
+    private QuietSessions(FindByIndexNameSessionRepository<S> kept, SessionUse use) {
         this.kept = kept;
+        this.use = use;
     }
 
-    static <S extends Session> QuietSessions<S> of(FindByIndexNameSessionRepository<S> kept) {
-        return new QuietSessions<>(kept);
+    static <S extends Session> QuietSessions<S> of(FindByIndexNameSessionRepository<S> kept, SessionUse use) {
+        return new QuietSessions<>(kept, use);
     }
 
     @Override
     public Quiet<S> createSession() {
-        return new Quiet<>(kept.createSession());
+        return new Quiet<>(kept.createSession(), use);
     }
 
     @Override
@@ -52,7 +52,7 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
         if (session == null) {
             return null;
         }
-        Quiet<S> quiet = new Quiet<>(session);
+        Quiet<S> quiet = new Quiet<>(session, use);
         if (known != null) {
             known.put(id, quiet);
         }
@@ -71,23 +71,23 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
     @Override
     public Map<String, Quiet<S>> findByIndexNameAndIndexValue(String name, String value) {
         return kept.findByIndexNameAndIndexValue(name, value).entrySet().stream()
-                .collect(Collectors.toMap(Map.Entry::getKey, one -> new Quiet<>(one.getValue())));
+                .collect(Collectors.toMap(Map.Entry::getKey, one -> new Quiet<>(one.getValue(), use)));
     }
 
     /** One session, as the repository has it, but for the moments in which it was used. */
     static final class Quiet<S extends Session> implements Session {
 
         private final S session;
+        private final SessionUse use;
 
-        private Quiet(S session) {
+        private Quiet(S session, SessionUse use) {
             this.session = session;
+            this.use = use;
         }
 
         @Override
         public void setLastAccessedTime(Instant moment) {
-            if (Duration.between(session.getLastAccessedTime(), moment).compareTo(KEPT_TO) >= 0) {
-                session.setLastAccessedTime(moment);
-            }
+            use.note(session.getId(), moment);
         }
 
         @Override
@@ -127,7 +127,7 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
 
         @Override
         public Instant getLastAccessedTime() {
-            return session.getLastAccessedTime();
+            return use.last(session.getId(), session.getLastAccessedTime());
         }
 
         @Override

@@ -4,6 +4,7 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import org.kindgirdle.server.problem.ProblemBody;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
@@ -159,18 +160,20 @@ class SecurityConfig {
         return new ProviderManager(provider);
     }
 
-    /** It outlives the browser as long as the session does: a phone that was switched off need not sign in again. */
-    /** The repository that the framework makes, with sessions that are not written for every read. */
+    /** The repository that the framework makes, with sessions that are not written for a read. */
     @Bean
-    static BeanPostProcessor quietSessions() {
+    static BeanPostProcessor quietSessions(ObjectProvider<SessionUse> use) {
         return new BeanPostProcessor() {
             @Override
             public Object postProcessAfterInitialization(Object bean, String name) {
-                return bean instanceof JdbcIndexedSessionRepository kept ? QuietSessions.of(kept) : bean;
+                return bean instanceof JdbcIndexedSessionRepository kept
+                        ? QuietSessions.of(kept, use.getObject())
+                        : bean;
             }
         };
     }
 
+    /** It outlives the browser as long as the session does: a phone that was switched off need not sign in again. */
     @Bean
     CookieSerializer cookie(@Value("${spring.session.timeout}") Duration lives, CookieNames names) {
         DefaultCookieSerializer cookie = new DefaultCookieSerializer();

@@ -13,6 +13,8 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.time.BusinessClock;
+import org.kindgirdle.server.units.Measures;
+import org.kindgirdle.server.units.Units;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
@@ -81,10 +83,16 @@ class SessionController {
     /**
      * @param person null if nobody is signed in
      * @param now the nursery's clock: a device reckons from it when it recorded what
+     * @param measures in which whoever is signed in reads
      * @param needsOwner whether the nursery has nobody yet
      */
     record SessionView(
-            People.@Nullable PersonView person, boolean demo, LocalDate today, Instant now, boolean needsOwner) {}
+            People.@Nullable PersonView person,
+            Measures measures,
+            boolean demo,
+            LocalDate today,
+            Instant now,
+            boolean needsOwner) {}
 
     @GetMapping("/session")
     SessionView session(@Parameter(hidden = true) CsrfToken csrf) {
@@ -92,7 +100,13 @@ class SessionController {
         csrf.getToken();
         People.PersonView person =
                 current.find().map(signedIn -> people.get(signedIn.id())).orElse(null);
-        return new SessionView(person, clock.isDemo(), clock.today(), clock.now(), person == null && people.isEmpty());
+        return new SessionView(
+                person,
+                Measures.of(person == null ? Units.METRIC : person.units()),
+                clock.isDemo(),
+                clock.today(),
+                clock.now(),
+                person == null && people.isEmpty());
     }
 
     @PostMapping("/session")

@@ -15,6 +15,7 @@ import org.kindgirdle.core.sever.Shelter;
  * @param leafCm2 of one: as asked, or of its species' profile
  * @param bestOn the best day of the week; null if none will do
  * @param first codes that must come off before it
+ * @param cut how it is cut off
  * @param cautions of its species and of the work
  */
 record LeafBalanceView(
@@ -28,6 +29,7 @@ record LeafBalanceView(
         @Nullable LocalDate bestOn,
         List<DayBalance> days,
         List<String> first,
+        String cut,
         List<String> cautions) {
 
     /** @param shelters in the order of the enum, the driest first */

@@ -12,6 +12,7 @@ import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.sever.BestDay;
+import org.kindgirdle.core.sever.CutBelow;
 import org.kindgirdle.core.sever.DayAhead;
 import org.kindgirdle.core.sever.LeafBalance;
 import org.kindgirdle.core.sever.Shelter;
@@ -105,6 +106,7 @@ class LeafBalances {
                 bestOn,
                 days,
                 one.first(),
+                words.cut(one.context().recipe().method(), CutBelow.of(rules), format),
                 cautions(one));
     }
 

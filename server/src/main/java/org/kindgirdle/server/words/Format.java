@@ -5,6 +5,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.units.Unit;
 import org.kindgirdle.server.units.Units;
 
 /** Dates and quantities as a person reads them. */
@@ -38,23 +39,23 @@ public record Format(Units units, LocalDate today) {
     }
 
     public String lengthMm(double mm) {
-        return units == Units.US ? String.format(Locale.ROOT, "%.2f in", mm / 25.4) : Math.round(mm) + " mm";
+        return units == Units.US ? String.format(Locale.ROOT, "%.2f in", Unit.INCH.fromSi(mm)) : Math.round(mm) + " mm";
     }
 
     /** "340 mL", "3.4 L"; "11.5 fl oz", "3.6 qt". */
     public String volumeMl(double ml) {
         if (units == Units.US) {
-            double ounces = ml / 29.5735295625;
+            double ounces = Unit.FLUID_OUNCE.fromSi(ml);
             return ounces < 32
                     ? String.format(Locale.ROOT, "%.1f fl oz", ounces)
-                    : String.format(Locale.ROOT, "%.1f qt", ounces / 32);
+                    : String.format(Locale.ROOT, "%.1f qt", Unit.QUART.fromSi(ml));
         }
         return ml < 1000 ? Math.round(ml) + " mL" : String.format(Locale.ROOT, "%.1f L", ml / 1000);
     }
 
     public String massG(double g) {
         if (units == Units.US) {
-            return String.format(Locale.ROOT, "%.1f oz", g / 28.349523125);
+            return String.format(Locale.ROOT, "%.1f oz", Unit.OUNCE.fromSi(g));
         }
         return g < 1000 ? Math.round(g) + " g" : String.format(Locale.ROOT, "%.2f kg", g / 1000);
     }
@@ -66,6 +67,6 @@ public record Format(Units units, LocalDate today) {
     }
 
     public String temperatureC(double c) {
-        return units == Units.US ? Math.round(c * 9 / 5 + 32) + " F" : Math.round(c) + " C";
+        return units == Units.US ? Math.round(Unit.FAHRENHEIT.fromSi(c)) + " F" : Math.round(c) + " C";
     }
 }

@@ -11,7 +11,9 @@ import org.kindgirdle.core.layer.ComingSteps;
 import org.kindgirdle.core.layer.SeverPoint;
 import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.sever.BestDay;
+import org.kindgirdle.core.sever.CutBelow;
 import org.kindgirdle.core.sever.LeafBalance;
 import org.springframework.stereotype.Component;
 
@@ -54,6 +56,14 @@ public class SeverWords {
                         "on", format.day(was.on()),
                         "before", phrases.say("short." + was.before()),
                         "now", phrases.say("short." + now))));
+    }
+
+    /** How it is cut off, as its ball is held. */
+    public String cut(Method method, CutBelow below, Format format) {
+        String key = "cut." + method;
+        return phrases.say(
+                phrases.has(key) ? key : "cut",
+                Map.of("from", format.lengthMm(below.fromMm()), "to", format.lengthMm(below.toMm())));
     }
 
     /** Why a day is not the best, or that it is. */

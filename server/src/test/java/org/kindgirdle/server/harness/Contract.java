@@ -23,6 +23,9 @@ import tools.jackson.databind.node.ObjectNode;
  */
 final class Contract {
 
+    /** Then the one on disk promises what was so before. */
+    private static final boolean IS_BEING_WRITTEN = Boolean.getBoolean("openapi.write");
+
     private static final JsonMapper JSON = new JsonMapper();
     private static final JsonNode DOCUMENT = JSON.readTree(Path.of("../docs/openapi.json"));
     private static final ObjectNode COMPONENTS = closed(DOCUMENT.path("components"));
@@ -35,6 +38,9 @@ final class Contract {
 
     /** @throws AssertionError if the answer is not what is promised */
     static void hold(String method, String address, int status, Optional<String> type, byte[] body) {
+        if (IS_BEING_WRITTEN) {
+            return;
+        }
         String path = address.split("\\?", 2)[0];
         Operation operation = OPERATIONS.stream()
                 .filter(one ->

@@ -18,6 +18,7 @@ import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /** The real application in this process, on a database that is there, with the tests' clock and folders of its own. */
 public final class StartedNursery implements AutoCloseable {
@@ -25,11 +26,13 @@ public final class StartedNursery implements AutoCloseable {
     private final ConfigurableApplicationContext context;
     private final TestClock clock = new TestClock();
     private final Path photos = temporaryFolder();
+    private final JdbcTemplate sql;
     private final String base;
     private final String printed;
 
     private StartedNursery(MariaDbServer database, LocalDate today) {
         clock.moveTo(today);
+        sql = new JdbcTemplate(new DriverManagerDataSource(database.url(), "root", ""));
         PrintStream console = System.out;
         ByteArrayOutputStream said = new ByteArrayOutputStream();
         System.setOut(new PrintStream(said, true, StandardCharsets.UTF_8));
@@ -111,8 +114,9 @@ public final class StartedNursery implements AutoCloseable {
         return new Client(base).signedInAs(name, password);
     }
 
+    /** On a connection of its own, as somebody at the database's own console: what it writes is there at once. */
     public JdbcTemplate sql() {
-        return context.getBean(JdbcTemplate.class);
+        return sql;
     }
 
     public <T> T bean(Class<T> type) {

@@ -21,11 +21,9 @@ final class StatementCount extends NoOpQueryExecutionListener {
 
     @Override
     public void afterQuery(ExecutionInfo execution, List<QueryInfo> queries) {
-        String thread = Thread.currentThread().getName();
-        if (thread.contains(ANSWERING)) {
+        if (Thread.currentThread().getName().contains(ANSWERING)) {
             SENT.add(queries.isEmpty() ? "" : queries.get(0).getQuery());
-        } else if (Boolean.getBoolean("seen"))
-            System.out.println("OTHER " + thread + " " + queries.get(0).getQuery());
+        }
     }
 
     /** What was sent since the last call. */

@@ -34,10 +34,29 @@ class MethodsTest {
                         Arrays.stream(Method.values()).map(Enum::name).toList());
     }
 
+    /** What a ball is, what bridges and what is drawn turns on these; a wire alone takes no bark off. */
+    @Test
+    void what_a_wound_does_to_the_bark_is_told() {
+        JsonNode wounds = methods().get(Method.AIR.ordinal()).path("wounds");
+        assertThat(told(wounds, "ring"))
+                .containsExactlyInAnyOrder("RING_SCRAPED", "RING_UNSCRAPED", "RING_AND_TOURNIQUET");
+        assertThat(told(wounds, "scraped")).containsExactlyInAnyOrder("RING_SCRAPED", "RING_AND_TOURNIQUET");
+    }
+
+    private static List<String> told(JsonNode wounds, String what) {
+        return wounds.valueStream()
+                .filter(one -> one.path(what).asBoolean())
+                .map(one -> one.path("wound").asString())
+                .toList();
+    }
+
     @Test
     void every_wound_and_wrap_that_is_offered_is_taken_and_every_other_refused() {
         for (JsonNode method : methods()) {
-            List<String> wounds = texts(method.path("wounds"));
+            List<String> wounds = method.path("wounds")
+                    .valueStream()
+                    .map(one -> one.path("wound").asString())
+                    .toList();
             List<String> wraps = texts(method.path("wraps"));
             for (Wound wound : Wound.values()) {
                 assertThat(isTaken(method, wound.name(), wraps.get(0)))

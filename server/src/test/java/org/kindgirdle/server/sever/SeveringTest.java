@@ -132,6 +132,7 @@ class SeveringTest {
                 .expect(200)
                 .body();
         assertThat(balance.path("leaves").asInt()).isEqualTo(9);
+        assertThat(balance.path("cut").asString()).contains("Cut 10 mm to 20 mm below the ball");
         double supply = 6 * balance.path("mediumMl").asDouble() * .95 * .9;
         assertThat(balance.path("supplyCm2").asDouble()).isCloseTo(supply, within(1e-6 * supply));
         JsonNode today = balance.path("days").get(0);

@@ -1,0 +1,128 @@
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { byLabel, mountForm, type Answers } from '@/testing/mountForm'
+import SeverForm from './SeverForm.vue'
+
+const LAYER = {
+  code: 'AAA-22',
+  revision: 4,
+  asOf: '2026-07-10',
+  mother: { place: 'Low tunnel' },
+  recipe: { method: 'AIR' },
+  drawing: { leavesBeyond: 9 },
+}
+
+const day = (on: string, weekday: string, open: number, tent: number) => ({
+  on,
+  weekday,
+  willDo: true,
+  maxC: 24,
+  vpdKpa: 0.9,
+  said: [],
+  shelters: [
+    {
+      shelter: 'OPEN_SUN',
+      carries: open,
+      remove: 12 - open,
+      halve: null,
+      sentence: `${12 - open} off in the sun.`,
+    },
+    {
+      shelter: 'MIST_TENT',
+      carries: tent,
+      remove: 12 - tent,
+      halve: 12 - tent,
+      sentence: `${12 - tent} off.`,
+    },
+  ],
+})
+
+const BALANCE = {
+  supplyCm2PerMl: 6,
+  mediumMl: 300,
+  fillPercent: 90,
+  stage: 'FILLED',
+  supplyCm2: 1500,
+  leaves: 12,
+  leafCm2: 60,
+  bestOn: '2026-07-11',
+  days: [day('2026-07-10', 'Friday', 2, 8), day('2026-07-11', 'Saturday', 4, 11)],
+  first: [] as string[],
+  cut: 'Cut 10 mm to 20 mm below the ball.',
+  cautions: ['Cut away from the hand.'],
+}
+
+async function form(balance?: Partial<typeof BALANCE>) {
+  const answers: Answers = { '/places': [{ id: 3, name: 'Mist tent', row: 1 }] }
+  if (balance) answers['/layers/AAA-22/leaf-balance'] = { ...BALANCE, ...balance }
+  const { shown } = await mountForm(SeverForm, { layer: LAYER, saving: false, problem: null }, answers)
+  await flushPromises()
+  const kept = () => shown.emitted('keep')?.at(-1)?.[0] as { kind: string; details: Record<string, unknown> }
+  const tap = (start: string) =>
+    shown
+      .findAll('button, [role=radio]')
+      .find((one) => one.text().startsWith(start))!
+      .trigger('click')
+  return { shown, kept, tap }
+}
+
+afterEach(() => {
+  vi.unstubAllGlobals()
+  document.body.innerHTML = ''
+})
+
+describe('a severing', () => {
+  it('begins with what the roots carry, and records the leaves that come off', async () => {
+    const { shown, kept } = await form({})
+    expect(shown.get('[data-testid=top-over-bottom]').text()).toBe('8 on 8')
+    expect(shown.get('[data-testid=how-to-cut]').text()).toBe(BALANCE.cut)
+    await shown.get('form').trigger('submit')
+    expect(kept()).toMatchObject({
+      kind: 'SEVERED',
+      details: {
+        leavesBefore: 12,
+        leavesLeft: 8,
+        leavesHalved: 0,
+        leafCm2: 60,
+        shelter: 'MIST_TENT',
+        placeId: null,
+      },
+    })
+  })
+
+  it('halves where that is enough, and says when too many stay', async () => {
+    const { shown, kept, tap } = await form({})
+    await tap('Halve instead')
+    expect(shown.get('[data-testid=top-over-bottom]').text()).toBe('10 on 8')
+    await tap('Leave all on')
+    expect(shown.get('[data-testid=balance-verdict]').text()).toBe('Leaf for 4 too many: it will wilt.')
+    await shown.get('form').trigger('submit')
+    expect(kept().details).toMatchObject({ leavesLeft: 12, leavesHalved: 0 })
+  })
+
+  it('on another day of the week plans the cut and severs nothing', async () => {
+    const { shown, kept, tap } = await form({})
+    await tap('Saturday')
+    expect(shown.get('[data-testid=keep-other]').text()).toContain('Saturday 11 July')
+    await shown.get('form').trigger('submit')
+    expect(kept()).toMatchObject({ kind: 'CUT_PLANNED', details: { cutOn: '2026-07-11' } })
+  })
+
+  it('is not kept while others stand nearer the tip', async () => {
+    const { shown } = await form({ first: ['BBB-33'] })
+    expect(shown.get('[data-testid=tip-first]').text()).toContain('BBB-33')
+    expect(shown.get('[data-testid=keep-other]').attributes('disabled')).toBeDefined()
+  })
+
+  it('is recorded as it was done where the server can not be asked', async () => {
+    const { shown, kept } = await form()
+    const leaves = (await vi.waitFor(() => byLabel(shown, 'Leaves on it'), 10_000)) as HTMLInputElement
+    leaves.value = '14'
+    leaves.dispatchEvent(new Event('input'))
+    await shown.get('form').trigger('submit')
+    expect(kept()).toMatchObject({
+      kind: 'SEVERED',
+      details: { leavesBefore: 14, leavesLeft: 9, shelter: 'MIST_TENT' },
+    })
+  })
+})
