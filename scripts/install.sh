@@ -1,7 +1,7 @@
 # Installs what is missing on a Debian machine, and says what it does.
 
 TOOLS=$HOME_DIR/.tools
-NODE_VERSION=22.12.0
+NODE_VERSION=24.21.0
 
 as_root() {
     if [ "$(id -u)" = 0 ]; then
@@ -33,12 +33,13 @@ has_jdk17() {
     command -v javac >/dev/null 2>&1 && [ "$(javac -version 2>&1 | sed -E 's/javac ([0-9]+).*/\1/')" -ge 17 ] 2>/dev/null
 }
 
+# Node 22 is the oldest that still gets mended.
 node_is_enough() {
     local version major minor
     version=$("$1" --version 2>/dev/null) || return 1
     major=$(printf '%s' "$version" | sed -E 's/v([0-9]+)\..*/\1/')
     minor=$(printf '%s' "$version" | sed -E 's/v[0-9]+\.([0-9]+)\..*/\1/')
-    [ "$major" -gt 20 ] || { [ "$major" = 20 ] && [ "$minor" -ge 19 ]; }
+    [ "$major" -gt 22 ] || { [ "$major" = 22 ] && [ "$minor" -ge 12 ]; }
 }
 
 ensure_node() {
@@ -48,7 +49,7 @@ ensure_node() {
         step "installing Node $NODE_VERSION into the project's tools (this machine's is too old)"
         mkdir -p "$TOOLS"
         npm install --prefix "$TOOLS" --no-save --silent "node@$NODE_VERSION" npm@11 >"$TOOLS/install.log" 2>&1 ||
-            fail "Node $NODE_VERSION could not be installed." "See $TOOLS/install.log; or install Node 20.19 or newer yourself."
+            fail "Node $NODE_VERSION could not be installed." "See $TOOLS/install.log; or install Node 22.12 or newer yourself."
     fi
     export PATH="$TOOLS/node_modules/.bin:$PATH"
 }

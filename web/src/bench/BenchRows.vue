@@ -13,7 +13,7 @@ import type { BenchRow } from './useBench'
  */
 const rows = defineModel<BenchRow[]>({ required: true })
 const props = defineProps<{
-  sums: (Schemas['Row'] | null)[]
+  sums: (Schemas['BranchPreview'] | null)[]
   limbs: Schemas['LimbStand'][]
   at: number
   isRing: boolean

@@ -16,7 +16,7 @@ import { fetchFile } from '@/shared/api/client'
 const props = defineProps<{
   number: number
   row: BenchRow
-  sums: Schemas['Row']
+  sums: Schemas['BranchPreview']
   recipe: Schemas['RecipeView']
   /** the row as it is sent */
   body: Record<string, unknown>

@@ -4,7 +4,7 @@ import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 
 /** The sums for one branch. */
-defineProps<{ row: Schemas['Row']; ringMm: number }>()
+defineProps<{ row: Schemas['BranchPreview']; ringMm: number }>()
 const session = useSession()
 const length = (mm: number) => show(mm, 'length', session.units)
 const RISK: Record<string, string> = {

@@ -72,7 +72,7 @@ export function useBench(begin: { motherId: string }) {
   const rows = ref<BenchRow[]>(restore())
   const preview = ref<Schemas['SetPreview'] | null>(null)
   /** The sums of each row; null of one that has something wrong. */
-  const sums = ref<(Schemas['Row'] | null)[]>([])
+  const sums = ref<(Schemas['BranchPreview'] | null)[]>([])
   const violations = ref<Violation[]>([])
   /** Whether what stands there now is reckoned: what is said of the batch is said of these rows, not of older ones. */
   const isSettled = ref(true)

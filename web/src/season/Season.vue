@@ -6,7 +6,7 @@ import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useWidth } from '@/shared/useWidth'
 import { WOODS } from '@/shared/words'
-import HowMany from './HowMany.vue'
+import NumbersWanted from './NumbersWanted.vue'
 import TargetList from './TargetList.vue'
 import { scaleOf } from './scale'
 import SeasonTable from './SeasonTable.vue'
@@ -180,7 +180,7 @@ const options = (all: { id?: number | null; name: string }[] | undefined): [stri
     </div>
     <SeasonTable v-if="asTable" :season="season.data.value" :species="shown" />
     <TargetList :today="season.data.value.today" />
-    <HowMany
+    <NumbersWanted
       v-if="selected"
       :species="selected"
       :today="season.data.value.today"
@@ -189,5 +189,5 @@ const options = (all: { id?: number | null; name: string }[] | undefined): [stri
       :wood="view.wood.value"
     />
   </template>
-  <p v-else-if="season.isFetching.value" role="status" class="text-muted">Reckoning the year…</p>
+  <p v-else-if="season.isFetching.value" role="status" class="text-muted">Recalculation the year…</p>
 </template>

@@ -11,7 +11,7 @@ import KeyHelp from './KeyHelp.vue'
 import SignOut from './SignOut.vue'
 import { useSession, type Units } from './session'
 import DemoClock from './ui/DemoClock.vue'
-import ReckoningNote from './ui/ReckoningNote.vue'
+import RecalculationNote from './ui/RecalculationNote.vue'
 import { useKeys } from './useKeys'
 
 const { t } = useI18n()
@@ -207,7 +207,7 @@ outbox.start()
           </MenuItems>
         </Menu>
       </header>
-      <ReckoningNote />
+      <RecalculationNote />
       <main id="content" class="p-4 lg:px-6" tabindex="-1"><slot /></main>
     </div>
   </div>

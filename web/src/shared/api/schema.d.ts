@@ -1108,6 +1108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/recalculation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["recalculationProgress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/recipe-differences": {
         parameters: {
             query?: never;
@@ -1149,22 +1165,6 @@ export interface paths {
         };
         get?: never;
         put: operations["saveRecipe"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/reckoning": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["reckoningProgress"];
-        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2054,6 +2054,36 @@ export interface components {
             /** @enum {string} */
             verdict: "FINE" | "PROP" | "SMALLER_OR_PROP_FIRST";
         };
+        BranchPreview: {
+            /** Format: double */
+            aboveMm: number;
+            ball: components["schemas"]["RingAndBall"];
+            /** Format: double */
+            belowMm: number;
+            /** @enum {string} */
+            bridging: "LOW" | "MODERATE" | "HIGH";
+            /** @enum {string|null} */
+            containerFit: "NARROWER_THAN_LIMB" | "TOO_SMALL" | "FITS" | "TOO_LARGE" | null;
+            dropsWaterTooFast: boolean;
+            /** @enum {string} */
+            hormoneFit: "IN_BAND" | "BELOW" | "ABOVE";
+            /** Format: int32 */
+            leavesToKeep: number;
+            /** Format: int32 */
+            leavesToTake: number;
+            load: components["schemas"]["BranchLoad"];
+            /** Format: int32 */
+            ownRecords: number;
+            /** Format: date */
+            ready10On: string | null;
+            /** Format: date */
+            ready50On: string | null;
+            /** Format: date */
+            ready90On: string | null;
+            /** Format: int32 */
+            topUpDays: number;
+            warnings: string[];
+        };
         BySchool: {
             /** Format: date */
             deadline: string | null;
@@ -2577,6 +2607,23 @@ export interface components {
             /** Format: int32 */
             replaced: number;
         };
+        ImportFindings: {
+            bad: components["schemas"]["BadCell"][];
+            /** Format: int64 */
+            badRows: number;
+            broken: string;
+            /** Format: int64 */
+            changed: number;
+            /** Format: int64 */
+            fresh: number;
+            mothers: string[];
+            /** Format: int64 */
+            mothersMade: number;
+            /** Format: int64 */
+            rows: number;
+            /** Format: int64 */
+            same: number;
+        };
         ImportPreview: {
             bad: components["schemas"]["BadReading"][];
             /** Format: int32 */
@@ -2607,7 +2654,7 @@ export interface components {
             mapping: components["schemas"]["Mapping"] | null;
             name: string;
             nursery: boolean;
-            outcome: components["schemas"]["Outcome"] | null;
+            outcome: components["schemas"]["ImportFindings"] | null;
             remembered: boolean;
             sample: string[][];
             /** @enum {string} */
@@ -3453,23 +3500,6 @@ export interface components {
             /** Format: int32 */
             of: number;
         };
-        Outcome: {
-            bad: components["schemas"]["BadCell"][];
-            /** Format: int64 */
-            badRows: number;
-            broken: string;
-            /** Format: int64 */
-            changed: number;
-            /** Format: int64 */
-            fresh: number;
-            mothers: string[];
-            /** Format: int64 */
-            mothersMade: number;
-            /** Format: int64 */
-            rows: number;
-            /** Format: int64 */
-            same: number;
-        };
         Overlap: {
             /** Format: double */
             maxNewC: number;
@@ -4172,36 +4202,6 @@ export interface components {
             /** Format: date */
             today: string;
         };
-        Row: {
-            /** Format: double */
-            aboveMm: number;
-            ball: components["schemas"]["RingAndBall"];
-            /** Format: double */
-            belowMm: number;
-            /** @enum {string} */
-            bridging: "LOW" | "MODERATE" | "HIGH";
-            /** @enum {string|null} */
-            containerFit: "NARROWER_THAN_LIMB" | "TOO_SMALL" | "FITS" | "TOO_LARGE" | null;
-            dropsWaterTooFast: boolean;
-            /** @enum {string} */
-            hormoneFit: "IN_BAND" | "BELOW" | "ABOVE";
-            /** Format: int32 */
-            leavesToKeep: number;
-            /** Format: int32 */
-            leavesToTake: number;
-            load: components["schemas"]["BranchLoad"];
-            /** Format: int32 */
-            ownRecords: number;
-            /** Format: date */
-            ready10On: string | null;
-            /** Format: date */
-            ready50On: string | null;
-            /** Format: date */
-            ready90On: string | null;
-            /** Format: int32 */
-            topUpDays: number;
-            warnings: string[];
-        };
         RowRequest: {
             /** Format: double */
             diameterMm: number;
@@ -4333,7 +4333,7 @@ export interface components {
             checklist: components["schemas"]["ChecklistStep"][];
             cover: components["schemas"]["CoverView"];
             remarks: components["schemas"]["Remark"][];
-            rows: components["schemas"]["Row"][];
+            rows: components["schemas"]["BranchPreview"][];
             /** Format: date */
             setOn: string;
             window: components["schemas"]["SettingWindow"];
@@ -7844,6 +7844,35 @@ export interface operations {
             };
         };
     };
+    recalculationProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Progress"];
+                };
+            };
+            /** @description A refusal, explained */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     recipeDifferences: {
         parameters: {
             query: {
@@ -7963,35 +7992,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecipeView"];
-                };
-            };
-            /** @description A refusal, explained */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    reckoningProgress: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Progress"];
                 };
             };
             /** @description A refusal, explained */

@@ -47,13 +47,13 @@ final class LargeNursery {
             database.setAutoCommit(false);
             LargeNursery nursery = new LargeNursery(database);
             Measured.setLayers(owner, TODAY, LIVE, BATCH);
-            Measured.awaitReckoning(owner);
+            Measured.awaitRecalculation(owner);
             nursery.finished();
             nursery.records();
             database.commit();
             // the first walk of a day has every layer worked out anew beside it: that is over before jobs are spread
             owner.get("/api/v1/round").expect(200);
-            Measured.awaitReckoning(owner);
+            Measured.awaitRecalculation(owner);
             try (Statement sql = database.createStatement()) {
                 // as a nursery stands that does its rounds: what is due is spread over the weeks ahead
                 sql.executeUpdate(

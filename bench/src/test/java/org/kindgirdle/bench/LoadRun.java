@@ -37,7 +37,7 @@ class LoadRun {
             Measured.say(LIVE + " layers set in batches of " + BATCH, Measured.since(began));
             Measured.say("10-year weather file, " + LIVE + " live layers: the request", importYears(owner, 5));
             began = System.nanoTime();
-            Measured.awaitReckoning(owner);
+            Measured.awaitRecalculation(owner);
             Measured.say("  and the pass over them after it", Measured.since(began));
             began = System.nanoTime();
             owner.get("/api/v1/layers?limit=100").expect(200);

@@ -60,8 +60,8 @@ final class Measured {
     }
 
     /** Waits until the application has worked out what follows from what was written: an idle one is measured. */
-    static void awaitReckoning(Client owner) {
-        while (owner.get("/api/v1/reckoning").body().path("running").asBoolean()) {
+    static void awaitRecalculation(Client owner) {
+        while (owner.get("/api/v1/recalculation").body().path("running").asBoolean()) {
             LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
         }
     }

@@ -288,7 +288,7 @@ class HouseTest {
             AtomicInteger asked = new AtomicInteger();
             visit.page()
                     .route(
-                            "**/api/v1/reckoning",
+                            "**/api/v1/recalculation",
                             route -> route.fulfill(new Route.FulfillOptions()
                                     .setContentType("application/json")
                                     .setBody(
@@ -296,9 +296,9 @@ class HouseTest {
                                                     ? "{\"running\":true,\"done\":7500,\"total\":20000}"
                                                     : "{\"running\":false,\"done\":20000,\"total\":20000}")));
             visit.open("/layers");
-            assertThat(visit.see("reckoning")).containsText("7500 of 20000");
+            assertThat(visit.see("recalculation")).containsText("7500 of 20000");
             assertThat(visit.see("toast").last()).containsText("reckoned anew");
-            assertThat(visit.see("reckoning")).hasCount(0);
+            assertThat(visit.see("recalculation")).hasCount(0);
         }
     }
 

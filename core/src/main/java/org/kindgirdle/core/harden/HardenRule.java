@@ -90,11 +90,11 @@ public enum HardenRule {
 
     Verdict.Entry<HardenRule> entry(HardenCase one, boolean decided) {
         if (decided || !isAsked(one)) {
-            return new Verdict.Entry<>(this, Verdict.Outcome.NOT_EVALUATED, List.of());
+            return new Verdict.Entry<>(this, Verdict.RuleOutcome.NOT_EVALUATED, List.of());
         }
         return new Verdict.Entry<>(
                 this,
-                applies.test(one) ? Verdict.Outcome.APPLIED : Verdict.Outcome.PASSED_OVER,
+                applies.test(one) ? Verdict.RuleOutcome.APPLIED : Verdict.RuleOutcome.PASSED_OVER,
                 Stream.of(reads).map(one::fact).toList());
     }
 }

@@ -225,7 +225,7 @@ public final class Projector {
         addIf(all, AlsoDo.RELIEVE, full && state.conditions().contains(Condition.TOP_WILTED));
         addIf(all, AlsoDo.SOAK, full && state.conditions().contains(Condition.DRY) && step.isSevering());
         addIf(all, AlsoDo.UPSIZE, isOutgrown(step, sums));
-        addIf(all, AlsoDo.PROP, !state.propped() && load.verdict() != BranchLoad.Verdict.FINE);
+        addIf(all, AlsoDo.PROP, !state.propped() && load.verdict() != BranchLoad.Bearing.FINE);
         return all;
     }
 

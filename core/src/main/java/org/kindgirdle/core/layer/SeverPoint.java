@@ -19,7 +19,7 @@ import org.kindgirdle.core.look.School;
  * @param speaksFor false if it speaks for leaving it on
  * @param figure days, a share from 0 to 1, or 0 where it has none: see the kind
  */
-public record SeverPoint(Kind kind, boolean speaksFor, double figure) {
+public record SeverPoint(PointKind kind, boolean speaksFor, double figure) {
 
     private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
     private static final Rule DRIES_WITHIN_DAYS = Rule.of("next.dries-within");
@@ -27,7 +27,7 @@ public record SeverPoint(Kind kind, boolean speaksFor, double figure) {
     private static final Rule NEARLY_DAYS = Rule.of("sever.nearly");
 
     /** What can be said. */
-    public enum Kind {
+    public enum PointKind {
         /** roots stand at the wrap all round */
         FULL,
         /** they begin to circle */
@@ -70,38 +70,38 @@ public record SeverPoint(Kind kind, boolean speaksFor, double figure) {
         List<SeverPoint> points = new ArrayList<>();
         boolean full = state.stage().isAtLeast(RootStage.FILLED);
         if (full) {
-            points.add(yes(state.stage() == RootStage.MATURE ? Kind.CIRCLING : Kind.FULL));
+            points.add(yes(state.stage() == RootStage.MATURE ? PointKind.CIRCLING : PointKind.FULL));
         } else {
-            points.add(new SeverPoint(Kind.NOT_FULL, false, forecast.readyP()));
+            points.add(new SeverPoint(PointKind.NOT_FULL, false, forecast.readyP()));
         }
         if (state.conditions().contains(Condition.DETACHED)) {
-            points.add(yes(Kind.OFF_THE_MOTHER));
+            points.add(yes(PointKind.OFF_THE_MOTHER));
         }
         if (state.conditions().stream().anyMatch(SeverPoint::fails)) {
-            points.add(yes(Kind.BALL_FAILS));
+            points.add(yes(PointKind.BALL_FAILS));
         }
         double coverage = state.sectors().coverage();
         if (full && coverage < rules.of(EVEN_COVERAGE)) {
-            points.add(new SeverPoint(Kind.ONE_SIDED, false, coverage));
+            points.add(new SeverPoint(PointKind.ONE_SIDED, false, coverage));
         }
         frost(points, context, state, today);
         long dries = Math.max(0, ChronoUnit.DAYS.between(today, forecast.topUpOn()));
         if (context.recipe().method().hasMedium() && dries <= rules.count(DRIES_WITHIN_DAYS)) {
-            points.add(new SeverPoint(Kind.BALL_DRIES, true, dries));
+            points.add(new SeverPoint(PointKind.BALL_DRIES, true, dries));
         }
         if (context.isLeafless(today)) {
-            points.add(yes(Kind.NO_LEAVES));
+            points.add(yes(PointKind.NO_LEAVES));
         } else {
             if (!context.seasons().isGrowing(today)) {
-                points.add(new SeverPoint(Kind.NOT_GROWING, false, 0));
+                points.add(new SeverPoint(PointKind.NOT_GROWING, false, 0));
             }
             // nobody waits for another winter
             if (state.set().school() != School.IN_LEAF && !context.hasWintered(state, today)) {
-                points.add(new SeverPoint(Kind.SCHOOL_WAITS, false, 0));
+                points.add(new SeverPoint(PointKind.SCHOOL_WAITS, false, 0));
             }
         }
         if (state.set().fruitToKeep()) {
-            points.add(new SeverPoint(Kind.FRUIT_TO_KEEP, false, 0));
+            points.add(new SeverPoint(PointKind.FRUIT_TO_KEEP, false, 0));
         }
         points.sort(Comparator.comparing((SeverPoint one) -> !one.speaksFor()));
         return points;
@@ -110,20 +110,20 @@ public record SeverPoint(Kind kind, boolean speaksFor, double figure) {
     private static void frost(List<SeverPoint> points, LayerContext context, LayerState state, LocalDate today) {
         FrostCalendar frosts = context.climate().frosts().orElse(null);
         if (frosts == null) {
-            points.add(yes(Kind.NO_FROST_HERE));
+            points.add(yes(PointKind.NO_FROST_HERE));
             return;
         }
         int days = frosts.daysToFrost(today);
         if (days >= context.rules().count(ESTABLISH_DAYS)) {
-            points.add(new SeverPoint(Kind.ROOM_TO_ESTABLISH, true, days));
+            points.add(new SeverPoint(PointKind.ROOM_TO_ESTABLISH, true, days));
             return;
         }
-        points.add(new SeverPoint(Kind.TOO_NEAR_FROST, false, days));
+        points.add(new SeverPoint(PointKind.TOO_NEAR_FROST, false, days));
         if (context.coverAtHand()) {
-            points.add(yes(Kind.COVER_AT_HAND));
+            points.add(yes(PointKind.COVER_AT_HAND));
         }
         boolean hardy = context.isHardy(state.stage());
-        points.add(new SeverPoint(hardy ? Kind.STANDS_THE_WINTER : Kind.DIES_IN_WINTER, !hardy, 0));
+        points.add(new SeverPoint(hardy ? PointKind.STANDS_THE_WINTER : PointKind.DIES_IN_WINTER, !hardy, 0));
     }
 
     /**
@@ -158,7 +158,7 @@ public record SeverPoint(Kind kind, boolean speaksFor, double figure) {
         };
     }
 
-    private static SeverPoint yes(Kind kind) {
+    private static SeverPoint yes(PointKind kind) {
         return new SeverPoint(kind, true, 0);
     }
 }

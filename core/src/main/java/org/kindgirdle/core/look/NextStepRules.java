@@ -203,7 +203,7 @@ public enum NextStepRules {
         NextStepRules decidedBy = NO_ROOM;
         for (NextStepRules candidate : values()) {
             if (step != null) {
-                entries.add(new Verdict.Entry<>(candidate, Verdict.Outcome.NOT_EVALUATED, List.of()));
+                entries.add(new Verdict.Entry<>(candidate, Verdict.RuleOutcome.NOT_EVALUATED, List.of()));
                 continue;
             }
             step = candidate.balls.isAsked(in) ? candidate.rule.apply(in) : null;
@@ -212,7 +212,7 @@ public enum NextStepRules {
             }
             entries.add(new Verdict.Entry<>(
                     candidate,
-                    step == null ? Verdict.Outcome.PASSED_OVER : Verdict.Outcome.APPLIED,
+                    step == null ? Verdict.RuleOutcome.PASSED_OVER : Verdict.RuleOutcome.APPLIED,
                     candidate.facts(in)));
         }
         if (step == null) {

@@ -50,7 +50,7 @@ public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
     }
 
     /** What can be wrong between a ball and the next one towards the base. */
-    public enum Kind {
+    public enum FaultKind {
         TOO_CLOSE,
         TOO_FEW_NODES,
         NO_LEAVES_BETWEEN
@@ -62,7 +62,7 @@ public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
      * @param upper number of the ball on the tip side
      * @param measured the gap in mm, the nodes or the leaves
      */
-    public record Fault(Kind kind, int upper, double measured) {}
+    public record Fault(FaultKind kind, int upper, double measured) {}
 
     /** @param balls in any order */
     public static LimbLayout of(HouseRules rules, List<Ball> balls) {
@@ -74,13 +74,13 @@ public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
             Ball upper = ordered.get(i);
             double gap = ordered.get(i + 1).fromTipMm() - upper.fromTipMm() - upper.lengthMm();
             if (gap < rules.of(LEAST_GAP_MM) - ROUNDING_MM) {
-                faults.add(new Fault(Kind.TOO_CLOSE, i + 1, gap));
+                faults.add(new Fault(FaultKind.TOO_CLOSE, i + 1, gap));
             }
             if (upper.nodesBelow() < rules.count(LEAST_NODES)) {
-                faults.add(new Fault(Kind.TOO_FEW_NODES, i + 1, upper.nodesBelow()));
+                faults.add(new Fault(FaultKind.TOO_FEW_NODES, i + 1, upper.nodesBelow()));
             }
             if (upper.leavesBelow() < rules.count(LEAST_LEAVES)) {
-                faults.add(new Fault(Kind.NO_LEAVES_BETWEEN, i + 1, upper.leavesBelow()));
+                faults.add(new Fault(FaultKind.NO_LEAVES_BETWEEN, i + 1, upper.leavesBelow()));
             }
         }
         return new LimbLayout(ordered, faults);

@@ -61,7 +61,7 @@ public enum WindowRule {
         WindowRule decidedBy = TOO_LATE;
         for (WindowRule candidate : values()) {
             if (decided != null) {
-                entries.add(new Verdict.Entry<>(candidate, Verdict.Outcome.NOT_EVALUATED, List.of()));
+                entries.add(new Verdict.Entry<>(candidate, Verdict.RuleOutcome.NOT_EVALUATED, List.of()));
                 continue;
             }
             decided = candidate.rule.apply(windows, start);
@@ -70,7 +70,7 @@ public enum WindowRule {
             }
             entries.add(new Verdict.Entry<>(
                     candidate,
-                    decided == null ? Verdict.Outcome.PASSED_OVER : Verdict.Outcome.APPLIED,
+                    decided == null ? Verdict.RuleOutcome.PASSED_OVER : Verdict.RuleOutcome.APPLIED,
                     Stream.of(candidate.reads)
                             .map(name -> new Fact(name, value(name, windows, start)))
                             .toList()));

@@ -15,7 +15,7 @@ import org.kindgirdle.core.verdict.Level;
 /**
  * What is to be said of the first medium of a severed layer.
  *
- * @param remarks in the order of {@link Remark.Kind}
+ * @param remarks in the order of {@link Remark.RemarkKind}
  */
 public record FirstMediumAdvice(FirstMedium medium, List<Remark> remarks) {
 
@@ -36,10 +36,10 @@ public record FirstMediumAdvice(FirstMedium medium, List<Remark> remarks) {
      * @param low the least of its range, or its only figure, in the unit of its kind; 0 where it has none
      * @param high the greatest of its range; the same where it has one figure
      */
-    public record Remark(Kind kind, Level level, double low, double high) {
+    public record Remark(RemarkKind kind, Level level, double low, double high) {
 
         /** What can be said. */
-        public enum Kind {
+        public enum RemarkKind {
             /** it packs and suffocates: take a light mix */
             HEAVY,
             /** days to frost that there are, and that there must be */
@@ -73,10 +73,10 @@ public record FirstMediumAdvice(FirstMedium medium, List<Remark> remarks) {
         }
         List<Remark> remarks = new ArrayList<>();
         if (medium.isHeavy()) {
-            remarks.add(new Remark(Remark.Kind.HEAVY, Level.WARN, 0, 0));
+            remarks.add(new Remark(Remark.RemarkKind.HEAVY, Level.WARN, 0, 0));
         } else if (medium == FirstMedium.MOSS_STAGE) {
-            remarks.add(range(rules, Remark.Kind.STAND_IN_WATER, WATER_LEAST_MM, WATER_MOST_MM));
-            remarks.add(range(rules, Remark.Kind.MOVE_ON_WITHIN, TRAY_LEAST_DAYS, TRAY_MOST_DAYS));
+            remarks.add(range(rules, Remark.RemarkKind.STAND_IN_WATER, WATER_LEAST_MM, WATER_MOST_MM));
+            remarks.add(range(rules, Remark.RemarkKind.MOVE_ON_WITHIN, TRAY_LEAST_DAYS, TRAY_MOST_DAYS));
         } else if (medium == FirstMedium.GROUND) {
             intoTheGround(rules, daysToFrost, species, winterLowC, remarks);
         }
@@ -90,23 +90,23 @@ public record FirstMediumAdvice(FirstMedium medium, List<Remark> remarks) {
             double winterLowC,
             List<Remark> remarks) {
         if (daysToFrost != null && daysToFrost < rules.count(GROUND_DAYS)) {
-            remarks.add(
-                    new Remark(Remark.Kind.TOO_LATE_FOR_GROUND, Level.BLOCK, daysToFrost, rules.count(GROUND_DAYS)));
+            remarks.add(new Remark(
+                    Remark.RemarkKind.TOO_LATE_FOR_GROUND, Level.BLOCK, daysToFrost, rules.count(GROUND_DAYS)));
         }
         double bearsC = Math.max(species.frostHardyToC(), Hardiness.rootKillC(rules, Method.GROUND, RootStage.FILLED));
         if (winterLowC < bearsC) {
-            remarks.add(new Remark(Remark.Kind.DIES_IN_WINTER, Level.WARN, winterLowC, bearsC));
+            remarks.add(new Remark(Remark.RemarkKind.DIES_IN_WINTER, Level.WARN, winterLowC, bearsC));
         }
         if (species.buryNodesOk()) {
-            remarks.add(range(rules, Remark.Kind.BURY_NODES, BURY_NODES, BURY_NODES));
+            remarks.add(range(rules, Remark.RemarkKind.BURY_NODES, BURY_NODES, BURY_NODES));
         }
-        remarks.add(new Remark(Remark.Kind.WATER_IN_AND_MULCH, Level.CAUTION, 0, 0));
+        remarks.add(new Remark(Remark.RemarkKind.WATER_IN_AND_MULCH, Level.CAUTION, 0, 0));
         if (daysToFrost != null) {
-            remarks.add(new Remark(Remark.Kind.COVER_FOR_WINTER, Level.CAUTION, 0, 0));
+            remarks.add(new Remark(Remark.RemarkKind.COVER_FOR_WINTER, Level.CAUTION, 0, 0));
         }
     }
 
-    private static Remark range(HouseRules rules, Remark.Kind kind, Rule low, Rule high) {
+    private static Remark range(HouseRules rules, Remark.RemarkKind kind, Rule low, Rule high) {
         return new Remark(kind, Level.CAUTION, rules.of(low), rules.of(high));
     }
 

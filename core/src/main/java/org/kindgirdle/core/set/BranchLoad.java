@@ -13,7 +13,7 @@ import org.kindgirdle.core.units.Require;
  * @param deflectionMm how far the ball sinks, mm
  * @param verdict what to do about it
  */
-public record BranchLoad(double massG, double stressMpa, double utilisation, double deflectionMm, Verdict verdict) {
+public record BranchLoad(double massG, double stressMpa, double utilisation, double deflectionMm, Bearing verdict) {
 
     /** Standard gravity, m/s2 (CGPM 1901). */
     private static final double GRAVITY = 9.80665;
@@ -26,7 +26,7 @@ public record BranchLoad(double massG, double stressMpa, double utilisation, dou
     private static final double MAX_CONTAINER_G = 50_000;
 
     /** What to do about a load. */
-    public enum Verdict {
+    public enum Bearing {
         FINE,
         PROP,
         SMALLER_OR_PROP_FIRST
@@ -68,9 +68,9 @@ public record BranchLoad(double massG, double stressMpa, double utilisation, dou
      *
      * @param utilisation of what the wood bears in wind and rain, 0 or more
      */
-    public static Verdict verdict(HouseRules rules, double utilisation) {
+    public static Bearing verdict(HouseRules rules, double utilisation) {
         return utilisation < rules.of(PROP_FROM)
-                ? Verdict.FINE
-                : utilisation <= rules.of(TOO_MUCH_FROM) ? Verdict.PROP : Verdict.SMALLER_OR_PROP_FIRST;
+                ? Bearing.FINE
+                : utilisation <= rules.of(TOO_MUCH_FROM) ? Bearing.PROP : Bearing.SMALLER_OR_PROP_FIRST;
     }
 }

@@ -23,7 +23,7 @@ public record Verdict<S extends Enum<S>, R extends Enum<R>>(
     }
 
     /** What became of a rule. */
-    public enum Outcome {
+    public enum RuleOutcome {
         PASSED_OVER,
         APPLIED,
         NOT_EVALUATED
@@ -34,7 +34,7 @@ public record Verdict<S extends Enum<S>, R extends Enum<R>>(
      * @param outcome what became of it
      * @param facts what it read, with the values, in the order of their names; empty if it was not evaluated
      */
-    public record Entry<R extends Enum<R>>(R rule, Outcome outcome, List<Fact> facts) {
+    public record Entry<R extends Enum<R>>(R rule, RuleOutcome outcome, List<Fact> facts) {
 
         public Entry {
             facts = List.copyOf(facts);
@@ -42,7 +42,7 @@ public record Verdict<S extends Enum<S>, R extends Enum<R>>(
 
         /** Whether the rule had its say. */
         public boolean applied() {
-            return outcome == Outcome.APPLIED;
+            return outcome == RuleOutcome.APPLIED;
         }
     }
 

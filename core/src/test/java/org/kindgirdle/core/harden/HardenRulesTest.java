@@ -273,7 +273,7 @@ class HardenRulesTest {
             boolean moves = verdict.step() == PlantStep.STEP_UP || verdict.step() == PlantStep.RELEASE;
             assertThat(verdict.verdict().decidedBy() == null).isEqualTo(moves);
             verdict.verdict().entries().stream()
-                    .filter(entry -> entry.outcome() == Verdict.Outcome.NOT_EVALUATED)
+                    .filter(entry -> entry.outcome() == Verdict.RuleOutcome.NOT_EVALUATED)
                     .forEach(entry -> assertThat(entry.facts()).isEmpty());
         }
     }

@@ -25,9 +25,9 @@ class LiveRun {
         assertThat(climes)
                 .as("no climate is called '%s'; there are %s", wanted, names)
                 .isNotEmpty();
-        List<Lives.Result> all = new ArrayList<>();
+        List<LivedNursery.Result> all = new ArrayList<>();
         for (Clime clime : climes) {
-            all.add(Lives.live(clime, seed, years, number -> layer < 0 || number == layer, layer));
+            all.add(LivedNursery.live(clime, seed, years, number -> layer < 0 || number == layer, layer));
         }
         all.forEach(LiveRun::tell);
         System.out.println("| Climate | Layers | Released | With all known | By the calendar | Must never happen |");
@@ -40,7 +40,7 @@ class LiveRun {
                 lived.knowing(),
                 lived.calendar(),
                 lived.cases().size()));
-        for (Lives.Result lived : all) {
+        for (LivedNursery.Result lived : all) {
             assertThat(lived.cases()).as(lived.clime()).isEmpty();
             if (layer < 0 && years == 3) {
                 assertThat((double) lived.follower())
@@ -51,7 +51,7 @@ class LiveRun {
         }
     }
 
-    private static void tell(Lives.Result lived) {
+    private static void tell(LivedNursery.Result lived) {
         lived.told().forEach(System.out::println);
         System.out.printf(
                 "%s: %s; the longest round took %.0f minutes, %d were cut short%n",

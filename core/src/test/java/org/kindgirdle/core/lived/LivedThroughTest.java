@@ -16,16 +16,16 @@ class LivedThroughTest {
 
     @Test
     void nothing_happens_that_must_never_and_more_comes_of_it_than_by_the_calendar() {
-        List<Lives.Result> all = Clime.six().stream()
-                .map(clime -> Lives.live(clime, SEED, number -> number % 3 == 0, -1))
+        List<LivedNursery.Result> all = Clime.six().stream()
+                .map(clime -> LivedNursery.live(clime, SEED, number -> number % 3 == 0, -1))
                 .toList();
-        for (Lives.Result lived : all) {
+        for (LivedNursery.Result lived : all) {
             assertThat(lived.cases()).as(lived.clime()).isEmpty();
             assertThat(lived.layers()).as(lived.clime()).isEqualTo(20);
             assertThat(lived.follower()).as(lived.clime()).isGreaterThan(lived.calendar());
         }
-        int follower = all.stream().mapToInt(Lives.Result::follower).sum();
-        int knowing = all.stream().mapToInt(Lives.Result::knowing).sum();
+        int follower = all.stream().mapToInt(LivedNursery.Result::follower).sum();
+        int knowing = all.stream().mapToInt(LivedNursery.Result::knowing).sum();
         assertThat((double) follower)
                 .as("against one who knows everything")
                 .isGreaterThanOrEqualTo(LEAST_SHARE * knowing);
@@ -49,7 +49,7 @@ class LivedThroughTest {
                 .filter(one -> one.name().equals(clime))
                 .findFirst()
                 .orElseThrow();
-        assertThat(Lives.live(there, seed, number -> number == layer, -1).cases())
+        assertThat(LivedNursery.live(there, seed, number -> number == layer, -1).cases())
                 .as(what)
                 .isEmpty();
     }

@@ -88,11 +88,12 @@ class WorldTest {
 
     @Test
     void the_same_seed_lives_the_same_lives() {
-        Lives.Result once = Lives.live(Clime.LOWLAND, 5, number -> number % 10 == 3, 13);
-        Lives.Result again = Lives.live(Clime.LOWLAND, 5, number -> number % 10 == 3, 13);
+        LivedNursery.Result once = LivedNursery.live(Clime.LOWLAND, 5, number -> number % 10 == 3, 13);
+        LivedNursery.Result again = LivedNursery.live(Clime.LOWLAND, 5, number -> number % 10 == 3, 13);
         assertThat(again).isEqualTo(once);
         assertThat(once.told()).isNotEmpty();
-        assertThat(Lives.live(Clime.LOWLAND, 6, number -> number % 10 == 3, 13).told())
+        assertThat(LivedNursery.live(Clime.LOWLAND, 6, number -> number % 10 == 3, 13)
+                        .told())
                 .isNotEqualTo(once.told());
     }
 }

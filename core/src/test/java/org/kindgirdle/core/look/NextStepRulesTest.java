@@ -23,12 +23,12 @@ class NextStepRulesTest {
             Verdict<NextStep, NextStepRules> verdict = NextStepRules.decide(any());
             assertThat(verdict.entries()).hasSize(NextStepRules.values().length);
             assertThat(verdict.entries().stream()
-                            .filter(entry -> entry.outcome() == Verdict.Outcome.APPLIED)
+                            .filter(entry -> entry.outcome() == Verdict.RuleOutcome.APPLIED)
                             .map(Verdict.Entry::rule))
                     .containsExactly(verdict.decidedBy());
             verdict.entries()
                     .forEach(entry -> assertThat(entry.facts().isEmpty())
-                            .isEqualTo(entry.outcome() == Verdict.Outcome.NOT_EVALUATED));
+                            .isEqualTo(entry.outcome() == Verdict.RuleOutcome.NOT_EVALUATED));
         }
     }
 

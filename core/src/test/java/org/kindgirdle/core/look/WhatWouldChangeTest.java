@@ -128,8 +128,8 @@ class WhatWouldChangeTest {
                 .filter(one -> one.before().rule() == NextStepRules.ROOM)
                 .findFirst()
                 .orElseThrow();
-        assertThat(room.before().outcome()).isEqualTo(Verdict.Outcome.APPLIED);
-        assertThat(room.after().outcome()).isEqualTo(Verdict.Outcome.PASSED_OVER);
+        assertThat(room.before().outcome()).isEqualTo(Verdict.RuleOutcome.APPLIED);
+        assertThat(room.after().outcome()).isEqualTo(Verdict.RuleOutcome.PASSED_OVER);
         assertThat(room.changedFacts()).containsExactly(new Fact(NextStepFact.DAYS_TO_FROST, 42));
     }
 }

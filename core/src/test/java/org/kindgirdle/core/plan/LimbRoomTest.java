@@ -71,7 +71,8 @@ class LimbRoomTest {
                 List.of(new LimbRoom.Standing("low", 300, 80), new LimbRoom.Standing("high", 500, 80)),
                 BALL);
         assertThat(room.layout().fromTheTip()).extracting(LimbLayout.Ball::code).containsExactly("high", "low");
-        assertThat(room.layout().faults()).containsExactly(new LimbLayout.Fault(LimbLayout.Kind.TOO_CLOSE, 1, 120));
+        assertThat(room.layout().faults())
+                .containsExactly(new LimbLayout.Fault(LimbLayout.FaultKind.TOO_CLOSE, 1, 120));
     }
 
     /** Whatever stands there: a ball set where it is said to be free makes no fault and leaves room for one less. */

@@ -111,9 +111,9 @@ class MotherRuleTest {
         assertThat(layout.fromTheTip()).extracting(LimbLayout.Ball::code).containsExactly("tip", "middle", "base");
         assertThat(layout.faults())
                 .containsExactly(
-                        new LimbLayout.Fault(LimbLayout.Kind.TOO_CLOSE, 1, 195),
-                        new LimbLayout.Fault(LimbLayout.Kind.TOO_FEW_NODES, 2, 1),
-                        new LimbLayout.Fault(LimbLayout.Kind.NO_LEAVES_BETWEEN, 2, 0));
+                        new LimbLayout.Fault(LimbLayout.FaultKind.TOO_CLOSE, 1, 195),
+                        new LimbLayout.Fault(LimbLayout.FaultKind.TOO_FEW_NODES, 2, 1),
+                        new LimbLayout.Fault(LimbLayout.FaultKind.NO_LEAVES_BETWEEN, 2, 0));
         assertThat(layout.mayBeSevered("tip")).isTrue();
         assertThat(layout.mayBeSevered("base")).isFalse();
     }

@@ -61,14 +61,14 @@ public class Weather {
     }
 
     /** How a day is known. */
-    public enum Kind {
+    public enum DayKind {
         MEASURED,
         FORECAST,
         NORMAL
     }
 
     /** A day with how it is known. */
-    public record KnownDay(Kind kind, WeatherDay day) {}
+    public record KnownDay(DayKind kind, WeatherDay day) {}
 
     /** Every day of the half-open span [from, to): measured, forecast or normal. */
     @Transactional(readOnly = true)
@@ -83,8 +83,8 @@ public class Weather {
         SiteView site = sites.site();
         MonthlyNormals normals = new MonthlyNormals(site.minC(), site.maxC());
         Map<LocalDate, KnownDay> known = new HashMap<>();
-        store.forecast(clock.today()).forEach(day -> known.put(day.on(), new KnownDay(Kind.FORECAST, day)));
-        store.measured(from, to).forEach(day -> known.put(day.on(), new KnownDay(Kind.MEASURED, day)));
+        store.forecast(clock.today()).forEach(day -> known.put(day.on(), new KnownDay(DayKind.FORECAST, day)));
+        store.measured(from, to).forEach(day -> known.put(day.on(), new KnownDay(DayKind.MEASURED, day)));
         List<KnownDay> all = new ArrayList<>();
         for (LocalDate day = from; day.isBefore(to); day = day.plusDays(1)) {
             KnownDay one = known.get(day);
@@ -93,7 +93,7 @@ public class Weather {
                     one != null
                             ? one
                             : new KnownDay(
-                                    Kind.NORMAL,
+                                    DayKind.NORMAL,
                                     new WeatherDay(day, normals.minC(dayOfYear), normals.maxC(dayOfYear), null, null)));
         }
         return all;

@@ -47,7 +47,7 @@ class WeatherController {
 
     record DayView(
             LocalDate on,
-            Weather.Kind kind,
+            Weather.DayKind kind,
             double minC,
             double maxC,
             @Nullable Double windMs,
@@ -125,7 +125,7 @@ class WeatherController {
         return commands.once(id, "weather " + day, edit, DayView.class, () -> {
             requireOwnerToReplace(overlaps(List.of(typed)));
             weather.type(typed);
-            return view(new Weather.KnownDay(Weather.Kind.MEASURED, typed));
+            return view(new Weather.KnownDay(Weather.DayKind.MEASURED, typed));
         });
     }
 

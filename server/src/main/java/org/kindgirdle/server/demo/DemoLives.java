@@ -48,13 +48,13 @@ import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.stereotype.Component;
 
 /**
- * Plays seasons with many layers. Each layer has a fate drawn from {@link DemoTruth}, which nobody in the nursery knows;
+ * Plays seasons with many layers. Each layer has a hidden life drawn from {@link DemoTruth}, which nobody in the nursery knows;
  * what is found follows from it, and the propagators do what the core says, on their round days.
  */
 @Component
 class DemoLives {
 
-    /** A plant whose fate is to fail does so within so many days of its severance. */
+    /** A plant whose hidden life is to fail does so within so many days of its severance. */
     private static final int FAILS_WITHIN_DAYS = 40;
 
     /** Deeds in one visit. */
@@ -94,13 +94,13 @@ class DemoLives {
             boolean over,
             long seed) {}
 
-    /** A layer with its fate. */
+    /** A layer with its hidden life. */
     private static final class Life {
         final UUID batchId;
         final long motherId;
         final long recipeId;
         final @Nullable Long slotId;
-        final DemoTruth.Fate fate;
+        final DemoTruth.HiddenLife hiddenLife;
         final Random random;
         final List<LayerEvent> events = new ArrayList<>();
         /** what was said after each record, by its number, while the ball filled */
@@ -113,12 +113,18 @@ class DemoLives {
         LocalDate wakesOn = LocalDate.MIN;
         boolean over;
 
-        Life(UUID batchId, long motherId, long recipeId, @Nullable Long slotId, DemoTruth.Fate fate, long seed) {
+        Life(
+                UUID batchId,
+                long motherId,
+                long recipeId,
+                @Nullable Long slotId,
+                DemoTruth.HiddenLife hiddenLife,
+                long seed) {
             this.batchId = batchId;
             this.motherId = motherId;
             this.recipeId = recipeId;
             this.slotId = slotId;
-            this.fate = fate;
+            this.hiddenLife = hiddenLife;
             this.random = new Random(seed);
         }
     }
@@ -232,7 +238,7 @@ class DemoLives {
                 false,
                 random.nextBoolean() ? "Maren Tollwick" : "Ivo Sandmoor",
                 "");
-        Life life = new Life(batch, mother, recipe, slot, truth.fate(context, wood, random), random.nextLong());
+        Life life = new Life(batch, mother, recipe, slot, truth.hiddenLife(context, wood, random), random.nextLong());
         append(life, day, set);
         sayAfter(life, Projector.project(Replay.of(life.events), context, day), day);
         life.wakesOn = day.plusDays(5);
@@ -289,25 +295,27 @@ class DemoLives {
     /** What befalls it, whatever anybody does. */
     private static boolean meetsItsEnd(Life life, LayerState state, LocalDate day) {
         long age = day.toEpochDay() - state.setOn().toEpochDay();
-        DemoTruth.Fate fate = life.fate;
-        if (state.phase() == LayerPhase.ON_MOTHER && fate.mishap() != null && age >= fate.mishapAfterDays()) {
-            return lost(life, day, fate.mishap());
+        DemoTruth.HiddenLife hiddenLife = life.hiddenLife;
+        if (state.phase() == LayerPhase.ON_MOTHER
+                && hiddenLife.mishap() != null
+                && age >= hiddenLife.mishapAfterDays()) {
+            return lost(life, day, hiddenLife.mishap());
         }
-        if (state.phase() == LayerPhase.ON_MOTHER && !fate.roots() && age >= fate.givenUpAfterDays()) {
-            return lost(life, day, fate.noRootsBy());
+        if (state.phase() == LayerPhase.ON_MOTHER && !hiddenLife.roots() && age >= hiddenLife.givenUpAfterDays()) {
+            return lost(life, day, hiddenLife.noRootsBy());
         }
         boolean winterCame = day.getYear() > state.setOn().getYear() && day.getMonthValue() >= 3;
-        if (state.phase() == LayerPhase.ON_MOTHER && winterCame && fate.diesInWinter()) {
+        if (state.phase() == LayerPhase.ON_MOTHER && winterCame && hiddenLife.diesInWinter()) {
             return lost(life, day, LossCause.WINTER);
         }
-        if (state.plant() != null && !fate.establishes()) {
+        if (state.plant() != null && !hiddenLife.establishes()) {
             long since = day.toEpochDay() - state.plant().severedOn().toEpochDay();
             if (since >= FAILS_WITHIN_DAYS) {
-                return lost(life, day, fate.failsBy());
+                return lost(life, day, hiddenLife.failsBy());
             }
             if (since >= FAILS_WITHIN_DAYS / 3
                     && state.plant().lastDroop() == null
-                    && fate.failsBy() == LossCause.WILTED_AFTER) {
+                    && hiddenLife.failsBy() == LossCause.WILTED_AFTER) {
                 append(life, day, new LayerRecord.Observed(Set.of(PlantSign.DROOP)));
                 life.wakesOn = day.plusDays(3);
                 return true;
@@ -349,7 +357,7 @@ class DemoLives {
             return true;
         }
         if (step == NextStep.ABANDON || step == NextStep.LOST) {
-            lost(life, day, life.fate.noRootsBy());
+            lost(life, day, life.hiddenLife.noRootsBy());
             return false;
         }
         if (step.isSevering()) {
@@ -393,8 +401,8 @@ class DemoLives {
     }
 
     private static LayerRecord.Looked look(LayerProjection now, Life life) {
-        double share = Objects.requireNonNull(now.forecast()).thermalDays() / life.fate.thermalDays();
-        if (!life.fate.roots()) {
+        double share = Objects.requireNonNull(now.forecast()).thermalDays() / life.hiddenLife.thermalDays();
+        if (!life.hiddenLife.roots()) {
             // callus, and nothing more
             share = Math.min(share, RootStage.CALLUS.beginsAt(HouseRules.SHIPPED));
         }

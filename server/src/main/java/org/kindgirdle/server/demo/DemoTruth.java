@@ -66,7 +66,7 @@ record DemoTruth(
      * @param diesInWinter if it is still on its mother in the second year
      * @param failsBy why it dies after severance if it does not establish
      */
-    record Fate(
+    record HiddenLife(
             boolean roots,
             double thermalDays,
             LossCause noRootsBy,
@@ -77,7 +77,7 @@ record DemoTruth(
             boolean establishes,
             LossCause failsBy) {}
 
-    Fate fate(LayerContext context, Wood wood, Random random) {
+    HiddenLife hiddenLife(LayerContext context, Wood wood, Random random) {
         String species = context.species().code();
         boolean scraped = context.recipe().wound() != Wound.RING_UNSCRAPED;
         double chance =
@@ -85,7 +85,7 @@ record DemoTruth(
         // how plants differ, not how unsure a profile is of them
         TimeToReady time = TimeToReady.prior(
                 context.time().d50ThermalDays(), context.time().sigma());
-        return new Fate(
+        return new HiddenLife(
                 random.nextDouble() < chance,
                 timeFactor.getOrDefault(species, 1.0) * time.quantile(.01 + .98 * random.nextDouble()),
                 scraped ? random.nextInt(3) == 0 ? LossCause.ROTTED : LossCause.NO_ROOTS : LossCause.BRIDGED,

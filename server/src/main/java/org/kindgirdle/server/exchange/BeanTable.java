@@ -27,12 +27,12 @@ final class BeanTable<T extends Record> implements Table {
     private final Class<T> type;
     private final List<Shape.Place> places;
     private final ObjectNode template;
-    private final Supplier<Home<T>> homes;
+    private final Supplier<KeptRows<T>> keptRows;
     private final JsonMapper json;
     private final Validator validator;
 
     /** Where the rows live; one is made for each file. */
-    interface Home<T> {
+    interface KeptRows<T> {
 
         List<T> all();
 
@@ -47,10 +47,11 @@ final class BeanTable<T extends Record> implements Table {
     }
 
     /** @param template what a new row has where its file says nothing */
-    BeanTable(String name, Class<T> type, Shape shape, ObjectNode template, Supplier<Home<T>> homes, Tools tools) {
+    BeanTable(
+            String name, Class<T> type, Shape shape, ObjectNode template, Supplier<KeptRows<T>> keptRows, Tools tools) {
         this.name = name;
         this.type = type;
-        this.homes = homes;
+        this.keptRows = keptRows;
         this.json = tools.json();
         this.validator = tools.validator();
         this.template = template;
@@ -85,7 +86,7 @@ final class BeanTable<T extends Record> implements Table {
     @Override
     public void write(Consumer<List<@Nullable JsonNode>> to) {
         Map<Ref, Ref.Known> names = names();
-        for (T row : homes.get().all()) {
+        for (T row : keptRows.get().all()) {
             JsonNode tree = json.valueToTree(row);
             List<@Nullable JsonNode> values = new ArrayList<>();
             for (Shape.Place place : places) {
@@ -113,23 +114,23 @@ final class BeanTable<T extends Record> implements Table {
 
     @Override
     public Intake intake(Tally tally) {
-        Home<T> home = homes.get();
+        KeptRows<T> kept = keptRows.get();
         Map<Object, T> here = new HashMap<>();
-        home.all().forEach(row -> here.put(home.key(row), row));
-        return new Taking(home, here, names(), tally);
+        kept.all().forEach(row -> here.put(kept.key(row), row));
+        return new Taking(kept, here, names(), tally);
     }
 
     private final class Taking implements Intake {
 
-        private final Home<T> home;
+        private final KeptRows<T> kept;
         private final Map<Object, T> here;
         private final Map<Ref, Ref.Known> names;
         private final Tally tally;
         private final Map<Object, Long> lines = new HashMap<>();
 
-        Taking(Home<T> home, Map<Object, T> here, Map<Ref, Ref.Known> names, Tally tally) {
+        Taking(KeptRows<T> kept, Map<Object, T> here, Map<Ref, Ref.Known> names, Tally tally) {
             this.tally = tally;
-            this.home = home;
+            this.kept = kept;
             this.here = here;
             this.names = names;
         }
@@ -137,14 +138,14 @@ final class BeanTable<T extends Record> implements Table {
         @Override
         public void take(ObjectNode row, long line) {
             try {
-                tally.count(fate(row, line));
+                tally.count(outcome(row, line));
             } catch (RowException refused) {
                 tally.wrong(line, refused.wrong());
             }
         }
 
-        private Fate fate(ObjectNode row, long line) {
-            Object key = home.key(read(merged(template.deepCopy(), row, true)));
+        private RowOutcome outcome(ObjectNode row, long line) {
+            Object key = kept.key(read(merged(template.deepCopy(), row, true)));
             T before = here.get(key);
             T edit = before == null
                     ? read(merged(template.deepCopy(), row, true))
@@ -152,7 +153,7 @@ final class BeanTable<T extends Record> implements Table {
             check(edit);
             if (edit.equals(before)) {
                 lines.putIfAbsent(key, line);
-                return Fate.SAME;
+                return RowOutcome.SAME;
             }
             Long earlier = lines.putIfAbsent(key, line);
             if (earlier != null) {
@@ -161,17 +162,17 @@ final class BeanTable<T extends Record> implements Table {
                         "Line " + earlier + " says something else of the same row. Leave one of the two in the file.");
             }
             try {
-                here.put(key, home.keep(edit, before));
+                here.put(key, kept.keep(edit, before));
             } catch (ProblemException refused) {
                 throw wrong(refused);
             }
-            return before == null ? Fate.NEW : Fate.CHANGED;
+            return before == null ? RowOutcome.NEW : RowOutcome.CHANGED;
         }
 
         @Override
         public void finish() {
             try {
-                home.finish();
+                kept.finish();
             } catch (ProblemException refused) {
                 tally.wrong(0, wrong(refused).wrong());
             }
@@ -194,11 +195,11 @@ final class BeanTable<T extends Record> implements Table {
                             known == null
                                     ? value
                                     : json.getNodeFactory().numberNode(known.id(column.name(), value.asString())));
-                } else if (column.kind() == Column.Kind.TEXT) {
+                } else if (column.kind() == Column.CellKind.TEXT) {
                     put(base, place.path(), json.getNodeFactory().stringNode(""));
-                } else if (column.kind() == Column.Kind.CODES || column.kind() == Column.Kind.NUMBERS) {
+                } else if (column.kind() == Column.CellKind.CODES || column.kind() == Column.CellKind.NUMBERS) {
                     put(base, place.path(), json.getNodeFactory().arrayNode());
-                } else if (column.kind() == Column.Kind.PARTS) {
+                } else if (column.kind() == Column.CellKind.PARTS) {
                     put(base, place.path(), json.getNodeFactory().objectNode());
                 } else if (!fresh && isNullable(place)) {
                     put(base, place.path(), json.getNodeFactory().nullNode());

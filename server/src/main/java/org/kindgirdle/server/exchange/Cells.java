@@ -87,7 +87,7 @@ final class Cells {
         String text = column.kind().isText()
                 ? CsvRows.unguarded(cell)
                 : column.kind().isPlainNumber() ? cell.strip() : CsvRows.unguarded(cell.strip());
-        if (Unseen.in(text, column.kind() == Column.Kind.TEXT)) {
+        if (Unseen.in(text, column.kind() == Column.CellKind.TEXT)) {
             throw new BadCellException("There are signs in it that nobody sees: " + Unseen.shown(text));
         }
         try {
@@ -125,7 +125,7 @@ final class Cells {
         return day.toString();
     }
 
-    static String example(Column.Kind kind) {
+    static String example(Column.CellKind kind) {
         return switch (kind) {
             case TEXT, NAME -> "any text";
             case NUMBER -> "12.5";
@@ -205,7 +205,7 @@ final class Cells {
         for (String one : items(text)) {
             int colon = one.lastIndexOf(':');
             if (colon < 1) {
-                throw new BadCellException("Write it like " + example(Column.Kind.PARTS) + ".");
+                throw new BadCellException("Write it like " + example(Column.CellKind.PARTS) + ".");
             }
             parts.put(
                     one.substring(0, colon).strip(),

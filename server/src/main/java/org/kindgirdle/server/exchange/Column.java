@@ -17,7 +17,7 @@ import org.kindgirdle.core.units.Dimension;
  */
 record Column(
         String name,
-        Kind kind,
+        CellKind kind,
         boolean needed,
         boolean readOnly,
         List<String> codes,
@@ -25,7 +25,7 @@ record Column(
         String range) {
 
     /** What a cell holds. */
-    enum Kind {
+    enum CellKind {
         /** any text */
         TEXT(true),
         /** the name or code by which another table knows its row */
@@ -52,7 +52,7 @@ record Column(
 
         private final boolean isText;
 
-        Kind(boolean isText) {
+        CellKind(boolean isText) {
             this.isText = isText;
         }
 
@@ -67,7 +67,7 @@ record Column(
         }
     }
 
-    static Column of(String name, Kind kind) {
+    static Column of(String name, CellKind kind) {
         return new Column(name, kind, false, false, List.of(), null, "");
     }
 

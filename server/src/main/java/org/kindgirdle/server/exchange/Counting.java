@@ -15,8 +15,8 @@ final class Counting implements Tally {
     private static final int MAX_SHOWN = 80;
 
     private final boolean look;
-    private final Map<Table.Fate, Long> fates = new EnumMap<>(Table.Fate.class);
-    private final List<Outcome.BadCell> bad = new ArrayList<>();
+    private final Map<Table.RowOutcome, Long> outcomes = new EnumMap<>(Table.RowOutcome.class);
+    private final List<ImportFindings.BadCell> bad = new ArrayList<>();
     private final Set<Long> badLines = new HashSet<>();
     private final List<String> mothers = new ArrayList<>();
     private long rows;
@@ -32,8 +32,8 @@ final class Counting implements Tally {
     }
 
     @Override
-    public void count(Table.Fate fate) {
-        fates.merge(fate, 1L, Long::sum);
+    public void count(Table.RowOutcome outcome) {
+        outcomes.merge(outcome, 1L, Long::sum);
     }
 
     @Override
@@ -47,7 +47,7 @@ final class Counting implements Tally {
         for (Wrong one : wrong) {
             if (bad.size() < MAX_BAD) {
                 String value = one.value();
-                bad.add(new Outcome.BadCell(
+                bad.add(new ImportFindings.BadCell(
                         line,
                         one.column(),
                         value.length() > MAX_SHOWN ? value.substring(0, MAX_SHOWN) + "…" : value,
@@ -76,12 +76,12 @@ final class Counting implements Tally {
         return rows;
     }
 
-    Outcome outcome() {
-        return new Outcome(
+    ImportFindings outcome() {
+        return new ImportFindings(
                 rows,
-                fates.getOrDefault(Table.Fate.NEW, 0L),
-                fates.getOrDefault(Table.Fate.CHANGED, 0L),
-                fates.getOrDefault(Table.Fate.SAME, 0L),
+                outcomes.getOrDefault(Table.RowOutcome.NEW, 0L),
+                outcomes.getOrDefault(Table.RowOutcome.CHANGED, 0L),
+                outcomes.getOrDefault(Table.RowOutcome.SAME, 0L),
                 mothers.stream().limit(MAX_BAD).toList(),
                 mothers.size(),
                 badLines.size(),

@@ -1,7 +1,7 @@
 package org.kindgirdle.server.exchange;
 
 import java.util.List;
-import org.kindgirdle.server.exchange.Column.Kind;
+import org.kindgirdle.server.exchange.Column.CellKind;
 import org.kindgirdle.server.exchange.RawTable.Cell;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -29,12 +29,12 @@ class DecisionTables {
                 "learned_time",
                 List.of("species_code", "made_on", "d50_thermal_days"),
                 List.of(
-                        Cell.of("species_code", Kind.NAME),
-                        Cell.of("made_on", Kind.DATE),
-                        Cell.maybe("d50_thermal_days", Kind.NUMBER),
-                        Cell.maybe("sigma", Kind.NUMBER),
-                        Cell.of("records", Kind.WHOLE),
-                        Cell.of("made_by", Kind.TEXT)),
+                        Cell.of("species_code", CellKind.NAME),
+                        Cell.of("made_on", CellKind.DATE),
+                        Cell.maybe("d50_thermal_days", CellKind.NUMBER),
+                        Cell.maybe("sigma", CellKind.NUMBER),
+                        Cell.of("records", CellKind.WHOLE),
+                        Cell.of("made_by", CellKind.TEXT)),
                 "",
                 jdbc);
     }
@@ -46,12 +46,12 @@ class DecisionTables {
                 List.of("place", "species_code", "kind", "seen_on"),
                 List.of(
                         Cell.ref("place", "place_id", refs.places(), true),
-                        Cell.of("species_code", Kind.NAME),
-                        Cell.of("kind", Kind.NAME),
-                        Cell.of("seen_on", Kind.DATE),
-                        Cell.of("made_by", Kind.TEXT),
-                        Cell.of("made_on", Kind.DATE),
-                        Cell.maybe("taken_back_on", Kind.DATE)),
+                        Cell.of("species_code", CellKind.NAME),
+                        Cell.of("kind", CellKind.NAME),
+                        Cell.of("seen_on", CellKind.DATE),
+                        Cell.of("made_by", CellKind.TEXT),
+                        Cell.of("made_on", CellKind.DATE),
+                        Cell.maybe("taken_back_on", CellKind.DATE)),
                 "",
                 jdbc);
     }
@@ -62,21 +62,21 @@ class DecisionTables {
                 "target",
                 List.of("name", "counts_from"),
                 List.of(
-                        Cell.of("name", Kind.TEXT),
-                        Cell.of("counts_from", Kind.DATE),
-                        Cell.of("species_code", Kind.NAME),
+                        Cell.of("name", CellKind.TEXT),
+                        Cell.of("counts_from", CellKind.DATE),
+                        Cell.of("species_code", CellKind.NAME),
                         Cell.text("variety"),
                         Cell.ref("place", "place_id", refs.places(), true),
                         Cell.ref("recipe", "recipe_id", refs.recipes(), true),
-                        Cell.of("wood", Kind.TEXT),
-                        Cell.of("diameter_mm", Kind.NUMBER),
-                        Cell.of("wanted", Kind.WHOLE),
-                        Cell.of("wanted_by", Kind.DATE),
-                        Cell.of("confidence", Kind.NUMBER),
-                        Cell.of("layers", Kind.WHOLE),
-                        Cell.of("made_by", Kind.TEXT),
-                        Cell.of("made_on", Kind.DATE),
-                        Cell.maybe("closed_on", Kind.DATE)),
+                        Cell.of("wood", CellKind.TEXT),
+                        Cell.of("diameter_mm", CellKind.NUMBER),
+                        Cell.of("wanted", CellKind.WHOLE),
+                        Cell.of("wanted_by", CellKind.DATE),
+                        Cell.of("confidence", CellKind.NUMBER),
+                        Cell.of("layers", CellKind.WHOLE),
+                        Cell.of("made_by", CellKind.TEXT),
+                        Cell.of("made_on", CellKind.DATE),
+                        Cell.maybe("closed_on", CellKind.DATE)),
                 "version = 0",
                 jdbc);
     }
@@ -87,21 +87,21 @@ class DecisionTables {
                 "trial",
                 List.of("name"),
                 List.of(
-                        Cell.of("name", Kind.TEXT),
-                        Cell.of("question", Kind.TEXT),
-                        Cell.of("share", Kind.NUMBER),
-                        Cell.of("other_share", Kind.NUMBER),
-                        Cell.of("significance", Kind.NUMBER),
-                        Cell.of("power", Kind.NUMBER),
-                        Cell.of("per_arm", Kind.WHOLE),
-                        Cell.of("seed", Kind.WHOLE),
-                        Cell.of("made_by", Kind.TEXT),
-                        Cell.of("made_on", Kind.DATE),
-                        Cell.maybe("closed_on", Kind.DATE),
-                        Cell.maybe("decided_arm", Kind.WHOLE),
-                        Cell.maybe("decided_by", Kind.TEXT),
-                        Cell.maybe("decided_on", Kind.DATE),
-                        Cell.maybe("decided_note", Kind.TEXT)),
+                        Cell.of("name", CellKind.TEXT),
+                        Cell.of("question", CellKind.TEXT),
+                        Cell.of("share", CellKind.NUMBER),
+                        Cell.of("other_share", CellKind.NUMBER),
+                        Cell.of("significance", CellKind.NUMBER),
+                        Cell.of("power", CellKind.NUMBER),
+                        Cell.of("per_arm", CellKind.WHOLE),
+                        Cell.of("seed", CellKind.WHOLE),
+                        Cell.of("made_by", CellKind.TEXT),
+                        Cell.of("made_on", CellKind.DATE),
+                        Cell.maybe("closed_on", CellKind.DATE),
+                        Cell.maybe("decided_arm", CellKind.WHOLE),
+                        Cell.maybe("decided_by", CellKind.TEXT),
+                        Cell.maybe("decided_on", CellKind.DATE),
+                        Cell.maybe("decided_note", CellKind.TEXT)),
                 "version = 0",
                 jdbc);
     }
@@ -113,9 +113,9 @@ class DecisionTables {
                 List.of("trial", "number"),
                 List.of(
                         Cell.ref("trial", "trial_id", refs.trials(), true),
-                        Cell.of("number", Kind.WHOLE),
+                        Cell.of("number", CellKind.WHOLE),
                         Cell.ref("recipe", "recipe_id", refs.recipes(), true),
-                        Cell.of("recipe_number", Kind.WHOLE)),
+                        Cell.of("recipe_number", CellKind.WHOLE)),
                 "",
                 jdbc);
     }
@@ -127,10 +127,10 @@ class DecisionTables {
                 List.of("trial", "position"),
                 List.of(
                         Cell.ref("trial", "trial_id", refs.trials(), true),
-                        Cell.of("position", Kind.WHOLE),
+                        Cell.of("position", CellKind.WHOLE),
                         Cell.ref("mother", "mother_id", refs.mothers(), true),
                         Cell.ref("limb", "limb_id", refs.limbs(), false),
-                        Cell.of("arm", Kind.WHOLE),
+                        Cell.of("arm", CellKind.WHOLE),
                         Cell.ref("layer", "layer_id", refs.layers(), false)),
                 "",
                 jdbc);
@@ -142,14 +142,14 @@ class DecisionTables {
                 "planned_batch",
                 List.of("for_day", "mother", "recipe", "request"),
                 List.of(
-                        Cell.of("for_day", Kind.DATE),
+                        Cell.of("for_day", CellKind.DATE),
                         Cell.ref("mother", "mother_id", refs.mothers(), true),
                         Cell.ref("recipe", "recipe_id", refs.recipes(), true),
-                        Cell.of("request", Kind.TEXT),
-                        Cell.of("made_by", Kind.TEXT),
-                        Cell.of("made_on", Kind.DATE),
-                        Cell.maybe("batch_id", Kind.UUID),
-                        Cell.of("dropped", Kind.YES_NO)),
+                        Cell.of("request", CellKind.TEXT),
+                        Cell.of("made_by", CellKind.TEXT),
+                        Cell.of("made_on", CellKind.DATE),
+                        Cell.maybe("batch_id", CellKind.UUID),
+                        Cell.of("dropped", CellKind.YES_NO)),
                 "version = 0",
                 jdbc);
     }

@@ -81,7 +81,7 @@ class ExchangeController {
     /** @param units in which a file's numbers may be; the first is the table's own */
     record ColumnView(
             String name,
-            Column.Kind kind,
+            Column.CellKind kind,
             boolean needed,
             boolean readOnly,
             List<String> codes,

@@ -110,7 +110,7 @@ class HouseTables {
     }
 
     /** Rows that are kept one by one. */
-    private static final class Each<T> implements BeanTable.Home<T> {
+    private static final class Each<T> implements BeanTable.KeptRows<T> {
 
         private final Supplier<List<T>> all;
         private final Function<T, Object> key;
@@ -240,7 +240,7 @@ class HouseTables {
                 HouseContainer.class,
                 Shape.of(HouseContainer.class),
                 template(),
-                () -> new ListHome<>(
+                () -> new ListedRows<>(
                         () -> supplies.get().containers(),
                         list -> keep(now -> SuppliesViewBuilder.builder(now)
                                 .containers(list)
@@ -255,7 +255,7 @@ class HouseTables {
                 HouseHormone.class,
                 Shape.of(HouseHormone.class),
                 template().put("lot", ""),
-                () -> new ListHome<>(
+                () -> new ListedRows<>(
                         () -> supplies.get().hormones(),
                         list -> keep(now ->
                                 SuppliesViewBuilder.builder(now).hormones(list).build()),
@@ -269,7 +269,7 @@ class HouseTables {
                 HousePot.class,
                 Shape.of(HousePot.class),
                 template(),
-                () -> new ListHome<>(
+                () -> new ListedRows<>(
                         () -> supplies.get().pots(),
                         list -> keep(now ->
                                 SuppliesViewBuilder.builder(now).pots(list).build()),
@@ -340,7 +340,7 @@ class HouseTables {
                 WeatherDay.class,
                 Shape.of(WeatherDay.class),
                 template(),
-                () -> ListHome.ofSome(weather::measured, weather::take, WeatherDay::on),
+                () -> ListedRows.ofSome(weather::measured, weather::take, WeatherDay::on),
                 tools);
     }
 }

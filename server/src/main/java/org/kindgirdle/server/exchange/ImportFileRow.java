@@ -45,7 +45,7 @@ class ImportFileRow {
     @JdbcTypeCode(SqlTypes.JSON)
     @Column(columnDefinition = "longtext")
     @Nullable
-    Outcome outcome;
+    ImportFindings outcome;
 
     protected ImportFileRow() {}
 

@@ -97,7 +97,7 @@ class ImportStore implements BeforeServing {
             boolean cancelled,
             Head head,
             @Nullable Mapping mapping,
-            @Nullable Outcome outcome) {}
+            @Nullable ImportFindings outcome) {}
 
     /** What was begun before the application ended was rolled back; files that nobody came back for are cleared away. */
     @Override
@@ -162,7 +162,7 @@ class ImportStore implements BeforeServing {
     }
 
     @Transactional
-    public void end(UUID id, State state, @Nullable Outcome outcome) {
+    public void end(UUID id, State state, @Nullable ImportFindings outcome) {
         files.findById(id).ifPresent(row -> {
             row.state = state;
             row.outcome = outcome;

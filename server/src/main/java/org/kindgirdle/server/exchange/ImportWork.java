@@ -45,7 +45,7 @@ class ImportWork {
     static final class CancelledException extends RuntimeException {}
 
     /** @param look only see what would become of the rows: nothing is written */
-    Outcome run(UUID id, Mapping mapping, boolean look) {
+    ImportFindings run(UUID id, Mapping mapping, boolean look) {
         Counting counting = new Counting(look);
         transaction.executeWithoutResult(open -> {
             List<String> shadowed = look ? shadowed() : List.of();

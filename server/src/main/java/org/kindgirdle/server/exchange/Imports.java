@@ -67,7 +67,7 @@ class Imports implements DisposableBean {
             List<List<String>> sample,
             @Nullable Mapping mapping,
             boolean remembered,
-            @Nullable Outcome outcome) {}
+            @Nullable ImportFindings outcome) {}
 
     ImportView add(UUID id, String name, boolean nursery, InputStream in) {
         if (store.find(id).isEmpty()) {
@@ -96,9 +96,9 @@ class Imports implements DisposableBean {
     ImportView view(UUID id) {
         ImportFile file = found(id);
         Head head = file.head();
-        Outcome outcome = head.broken().isEmpty()
+        ImportFindings outcome = head.broken().isEmpty()
                 ? file.outcome()
-                : new Outcome(0, 0, 0, 0, List.of(), 0, 0, List.of(), head.broken());
+                : new ImportFindings(0, 0, 0, 0, List.of(), 0, 0, List.of(), head.broken());
         if (head.header().isEmpty()) {
             return view(file, null, false, outcome);
         }
@@ -181,7 +181,7 @@ class Imports implements DisposableBean {
 
     private void run(UUID id, boolean nursery, @Nullable Mapping mapping, boolean look) {
         try {
-            Outcome outcome = nursery || mapping == null ? nurseries.run(id, look) : work.run(id, mapping, look);
+            ImportFindings outcome = nursery || mapping == null ? nurseries.run(id, look) : work.run(id, mapping, look);
             if (look || !outcome.isGood()) {
                 store.end(id, State.LOOKED, outcome);
                 return;
@@ -215,7 +215,7 @@ class Imports implements DisposableBean {
     }
 
     private static ImportView view(
-            ImportFile file, @Nullable Mapping mapping, boolean remembered, @Nullable Outcome outcome) {
+            ImportFile file, @Nullable Mapping mapping, boolean remembered, @Nullable ImportFindings outcome) {
         return new ImportView(
                 file.id(),
                 file.name(),

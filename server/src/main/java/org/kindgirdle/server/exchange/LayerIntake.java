@@ -102,7 +102,7 @@ final class LayerIntake implements Table.Intake {
     @Override
     public void finish() {
         Map<Long, RowException> refused = makeMothers();
-        List<LayerRows.Row> good = new ArrayList<>();
+        List<LayerRows.ReadLayer> good = new ArrayList<>();
         for (Line line : held) {
             try {
                 RowException motherless = refused.get(line.number);
@@ -146,7 +146,7 @@ final class LayerIntake implements Table.Intake {
         return house.mothers.byName().containsKey(RowCells.need(line.cells, LayerTable.MOTHER));
     }
 
-    private void keep(List<LayerRows.Row> good) {
+    private void keep(List<LayerRows.ReadLayer> good) {
         Set<UUID> setIds = new HashSet<>();
         Set<String> codes = new HashSet<>();
         good.forEach(row -> {
@@ -161,7 +161,7 @@ final class LayerIntake implements Table.Intake {
         house.journals.of(codes).forEach(life -> here.put(life.code(), life));
         List<JournalIntake.Whole> fresh = new ArrayList<>();
         List<JournalIntake.More> more = new ArrayList<>();
-        for (LayerRows.Row row : good) {
+        for (LayerRows.ReadLayer row : good) {
             String code = row.code() != null ? row.code() : bySet.get(row.setId());
             WholeJournals.Life life = code == null ? null : here.get(code);
             if (life == null) {
@@ -180,12 +180,12 @@ final class LayerIntake implements Table.Intake {
         }
     }
 
-    private void add(LayerRows.Row row, List<JournalIntake.Whole> fresh) {
+    private void add(LayerRows.ReadLayer row, List<JournalIntake.Whole> fresh) {
         String species = RowCells.text(row.cells(), LayerTable.SPECIES);
         String here = house.nursery.mother(row.motherId()).speciesCode();
         if (species == null || species.equals(here)) {
             fresh.add(whole(row));
-            tally.count(Table.Fate.NEW);
+            tally.count(Table.RowOutcome.NEW);
         } else {
             String mother = RowCells.need(row.cells(), LayerTable.MOTHER);
             tally.wrong(
@@ -197,7 +197,7 @@ final class LayerIntake implements Table.Intake {
         }
     }
 
-    private void compare(LayerRows.Row row, WholeJournals.Life life, List<JournalIntake.More> more) {
+    private void compare(LayerRows.ReadLayer row, WholeJournals.Life life, List<JournalIntake.More> more) {
         ObjectNode known = house.digests.of(life);
         if (known == null) {
             tally.wrong(row.line(), List.of(new Wrong("", "", "Layer " + life.code() + " was taken back here.")));
@@ -234,10 +234,10 @@ final class LayerIntake implements Table.Intake {
                 .map(deed -> noted(row, deed))
                 .toList();
         if (records.isEmpty()) {
-            tally.count(Table.Fate.SAME);
+            tally.count(Table.RowOutcome.SAME);
         } else {
             more.add(new JournalIntake.More(life.code(), records));
-            tally.count(Table.Fate.CHANGED);
+            tally.count(Table.RowOutcome.CHANGED);
         }
     }
 
@@ -247,7 +247,7 @@ final class LayerIntake implements Table.Intake {
                 : one.asString().equals(other.asString());
     }
 
-    private JournalIntake.Whole whole(LayerRows.Row row) {
+    private JournalIntake.Whole whole(LayerRows.ReadLayer row) {
         List<JournalIntake.Noted> records = new ArrayList<>();
         Instant at = at(LocalDate.parse(row.cells().get(LayerTable.SET_ON).asString()), 0);
         records.add(new JournalIntake.Noted(
@@ -266,7 +266,7 @@ final class LayerIntake implements Table.Intake {
                 records);
     }
 
-    private JournalIntake.Noted noted(LayerRows.Row row, LayerRows.Deed deed) {
+    private JournalIntake.Noted noted(LayerRows.ReadLayer row, LayerRows.Deed deed) {
         return new JournalIntake.Noted(
                 LayerRows.id(deed.column(), row.setId().toString()),
                 at(deed.on(), 1 + row.deeds().indexOf(deed)),

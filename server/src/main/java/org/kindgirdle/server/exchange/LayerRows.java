@@ -48,7 +48,7 @@ final class LayerRows {
     record Deed(String column, LocalDate on, LayerRecord what) {}
 
     /** A row that can be taken. @param setId of the record that sets it */
-    record Row(
+    record ReadLayer(
             long line,
             ObjectNode cells,
             @Nullable String code,
@@ -69,7 +69,7 @@ final class LayerRows {
      * @param line of the file
      * @throws RowException if it can't be taken
      */
-    Row read(ObjectNode cells, long line, LayerIntake.House house) {
+    ReadLayer read(ObjectNode cells, long line, LayerIntake.House house) {
         RowCells.checkThere(cells, NEEDED, "A layer must have this.");
         String code = code(cells, line);
         String motherCode = RowCells.need(cells, LayerTable.MOTHER);
@@ -88,7 +88,7 @@ final class LayerRows {
         List<Deed> deeds = deeds(cells, Objects.requireNonNull(setOn));
         String label = RowCells.text(cells, LayerTable.LABEL);
         String note = cells.path(LayerTable.NOTE).asString("");
-        return new Row(
+        return new ReadLayer(
                 line,
                 cells,
                 code,

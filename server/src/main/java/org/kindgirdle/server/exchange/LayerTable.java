@@ -101,43 +101,43 @@ class LayerTable implements Table {
 
     private static List<Column> columnsOf() {
         List<Column> all = new ArrayList<>(List.of(
-                Column.of(CODE, Column.Kind.NAME),
-                Column.of(LABEL, Column.Kind.TEXT),
-                ofMother(MOTHER, Column.Kind.NAME, "one that is not here is made if its species is said")
+                Column.of(CODE, Column.CellKind.NAME),
+                Column.of(LABEL, Column.CellKind.TEXT),
+                ofMother(MOTHER, Column.CellKind.NAME, "one that is not here is made if its species is said")
                         .asNeeded(),
-                Column.of(LIMB, Column.Kind.NAME),
-                Column.of(RECIPE, Column.Kind.NAME).asNeeded(),
-                Column.of(SET_ON, Column.Kind.DATE).asNeeded()));
+                Column.of(LIMB, Column.CellKind.NAME),
+                Column.of(RECIPE, Column.CellKind.NAME).asNeeded(),
+                Column.of(SET_ON, Column.CellKind.DATE).asNeeded()));
         SET.forEach(place -> all.add(
                 place.column().name().equals("diameter_mm")
                         ? place.column().asNeeded()
                         : place.column().asOptional()));
         all.addAll(List.of(
-                Column.of(FULL_ON, Column.Kind.DATE),
-                Column.of(SEVERED_ON, Column.Kind.DATE),
-                Column.of(LEAVES_BEFORE, Column.Kind.WHOLE),
-                Column.of(LEAVES_LEFT, Column.Kind.WHOLE),
-                Column.of(POTTED_ON, Column.Kind.DATE),
+                Column.of(FULL_ON, Column.CellKind.DATE),
+                Column.of(SEVERED_ON, Column.CellKind.DATE),
+                Column.of(LEAVES_BEFORE, Column.CellKind.WHOLE),
+                Column.of(LEAVES_LEFT, Column.CellKind.WHOLE),
+                Column.of(POTTED_ON, Column.CellKind.DATE),
                 code(FIRST_MEDIUM, FirstMedium.class),
-                Column.of(POT_ML, Column.Kind.NUMBER),
-                Column.of(RELEASED_ON, Column.Kind.DATE),
+                Column.of(POT_ML, Column.CellKind.NUMBER),
+                Column.of(RELEASED_ON, Column.CellKind.DATE),
                 code(DESTINATION, LayerRecord.Destination.class),
-                Column.of(LOST_ON, Column.Kind.DATE),
+                Column.of(LOST_ON, Column.CellKind.DATE),
                 code(LOSS_CAUSE, LossCause.class),
-                Column.of(NOTE, Column.Kind.TEXT),
-                ofMother(SPECIES, Column.Kind.NAME, "of a mother that is not here yet"),
-                ofMother(VARIETY, Column.Kind.TEXT, "of a mother that is not here yet"),
-                ofMother(PLACE, Column.Kind.NAME, "where such a mother stands"),
+                Column.of(NOTE, Column.CellKind.TEXT),
+                ofMother(SPECIES, Column.CellKind.NAME, "of a mother that is not here yet"),
+                ofMother(VARIETY, Column.CellKind.TEXT, "of a mother that is not here yet"),
+                ofMother(PLACE, Column.CellKind.NAME, "where such a mother stands"),
                 code("phase", LayerPhase.class).asReadOnly()));
         return List.copyOf(all);
     }
 
-    private static Column ofMother(String name, Column.Kind kind, String words) {
+    private static Column ofMother(String name, Column.CellKind kind, String words) {
         return new Column(name, kind, false, false, List.of(), null, words);
     }
 
     private static Column code(String name, Class<?> of) {
-        return new Column(name, Column.Kind.CODE, false, false, Shape.codes(of), null, "");
+        return new Column(name, Column.CellKind.CODE, false, false, Shape.codes(of), null, "");
     }
 
     @Override

@@ -26,13 +26,19 @@ final class MixTable implements Table {
 
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     private static final List<Column> COLUMNS = List.of(
-            new Column("mix", Column.Kind.CODE, true, false, codes(), null, ""),
-            Column.of("name", Column.Kind.TEXT).asNeeded(),
-            new Column("parts", Column.Kind.NUMBER, false, false, List.of(), null, "above 0 to 1000"),
-            new Column("swelling", Column.Kind.NUMBER, false, false, List.of(), null, "1 to 20"),
-            new Column("additive_a_litre", Column.Kind.NUMBER, false, false, List.of(), null, "above 0 to 1000"),
+            new Column("mix", Column.CellKind.CODE, true, false, codes(), null, ""),
+            Column.of("name", Column.CellKind.TEXT).asNeeded(),
+            new Column("parts", Column.CellKind.NUMBER, false, false, List.of(), null, "above 0 to 1000"),
+            new Column("swelling", Column.CellKind.NUMBER, false, false, List.of(), null, "1 to 20"),
+            new Column("additive_a_litre", Column.CellKind.NUMBER, false, false, List.of(), null, "above 0 to 1000"),
             new Column(
-                    "additive_unit", Column.Kind.CODE, false, false, Shape.codes(MediumMix.DoseUnit.class), null, ""));
+                    "additive_unit",
+                    Column.CellKind.CODE,
+                    false,
+                    false,
+                    Shape.codes(MediumMix.DoseUnit.class),
+                    null,
+                    ""));
 
     private final Supplies supplies;
 
@@ -107,7 +113,8 @@ final class MixTable implements Table {
                         additives
                                 .computeIfAbsent(code, key -> new ArrayList<>())
                                 .add(one);
-                        tally.count(mix != null && mix.additives().contains(one) ? Fate.SAME : Fate.CHANGED);
+                        tally.count(
+                                mix != null && mix.additives().contains(one) ? RowOutcome.SAME : RowOutcome.CHANGED);
                         return;
                     }
                     MediumMix.Ingredient one = new MediumMix.Ingredient(
@@ -115,7 +122,7 @@ final class MixTable implements Table {
                             row.path("parts").doubleValue(0),
                             row.path("swelling").doubleValue(1));
                     ingredients.computeIfAbsent(code, key -> new ArrayList<>()).add(one);
-                    tally.count(mix != null && mix.ingredients().contains(one) ? Fate.SAME : Fate.CHANGED);
+                    tally.count(mix != null && mix.ingredients().contains(one) ? RowOutcome.SAME : RowOutcome.CHANGED);
                 } catch (IllegalArgumentException refused) {
                     tally.wrong(line, List.of(new Wrong("", "", refused.getMessage() + ".")));
                 }

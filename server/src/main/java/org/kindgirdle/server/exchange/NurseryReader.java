@@ -96,7 +96,7 @@ class NurseryReader {
      * @param look only see whether it could be done: it is done in tables that nobody else sees, and that are gone when
      *     it is over
      */
-    Outcome run(UUID id, boolean look) {
+    ImportFindings run(UUID id, boolean look) {
         Counting counting = new Counting(look);
         transaction.executeWithoutResult(open -> {
             List<Kept> all = tables.all();
@@ -234,7 +234,7 @@ class NurseryReader {
             JsonNode tree = oneRow.readTree(parser);
             try {
                 some.add(insert.values(tree));
-                counting.count(Table.Fate.NEW);
+                counting.count(Table.RowOutcome.NEW);
             } catch (RowException wrong) {
                 counting.wrong(
                         row,

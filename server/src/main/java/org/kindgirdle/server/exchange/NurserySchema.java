@@ -73,9 +73,9 @@ class NurserySchema {
             case JSON -> "";
             default -> "string";
         };
-        if (field.kind() == NurseryTables.Kind.DATE) {
+        if (field.kind() == NurseryTables.TableKind.DATE) {
             to.put("format", "date");
-        } else if (field.kind() == NurseryTables.Kind.INSTANT) {
+        } else if (field.kind() == NurseryTables.TableKind.INSTANT) {
             to.put("format", "date-time");
         }
         ArrayNode types = to.putArray("type");

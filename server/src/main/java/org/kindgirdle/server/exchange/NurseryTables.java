@@ -28,7 +28,7 @@ class NurseryTables {
     }
 
     /** What a field holds. */
-    enum Kind {
+    enum TableKind {
         TEXT,
         WHOLE,
         NUMBER,
@@ -39,7 +39,7 @@ class NurseryTables {
     }
 
     /** @param optional whether a file may leave it out */
-    record Field(String name, String column, Kind kind, boolean nullable, boolean optional) {}
+    record Field(String name, String column, TableKind kind, boolean nullable, boolean optional) {}
 
     /** @param key under which its rows stand in the file */
     record Kept(String key, String table, String order, List<Field> fields) {}
@@ -122,15 +122,15 @@ class NurseryTables {
         return fields;
     }
 
-    private static Kind kind(String type) {
+    private static TableKind kind(String type) {
         return switch (type.toLowerCase(Locale.ROOT)) {
-            case "bigint", "int" -> Kind.WHOLE;
-            case "tinyint" -> Kind.YES_NO;
-            case "double" -> Kind.NUMBER;
-            case "date" -> Kind.DATE;
-            case "datetime" -> Kind.INSTANT;
-            case "longtext" -> Kind.JSON;
-            default -> Kind.TEXT;
+            case "bigint", "int" -> TableKind.WHOLE;
+            case "tinyint" -> TableKind.YES_NO;
+            case "double" -> TableKind.NUMBER;
+            case "date" -> TableKind.DATE;
+            case "datetime" -> TableKind.INSTANT;
+            case "longtext" -> TableKind.JSON;
+            default -> TableKind.TEXT;
         };
     }
 

@@ -37,21 +37,21 @@ final class RawTable implements Table {
      */
     record Cell(Column column, String field, @Nullable Ref ref, boolean isNeverNull) {
 
-        static Cell of(String field, Column.Kind kind) {
+        static Cell of(String field, Column.CellKind kind) {
             return new Cell(Column.of(field, kind).asNeeded(), field, null, true);
         }
 
-        static Cell maybe(String field, Column.Kind kind) {
+        static Cell maybe(String field, Column.CellKind kind) {
             return new Cell(Column.of(field, kind), field, null, false);
         }
 
         /** Text that may be empty. */
         static Cell text(String field) {
-            return new Cell(Column.of(field, Column.Kind.TEXT), field, null, true);
+            return new Cell(Column.of(field, Column.CellKind.TEXT), field, null, true);
         }
 
         static Cell ref(String column, String field, Ref ref, boolean needed) {
-            Column one = Column.of(column, Column.Kind.NAME);
+            Column one = Column.of(column, Column.CellKind.NAME);
             return new Cell(needed ? one.asNeeded() : one, field, ref, needed);
         }
     }
@@ -157,13 +157,13 @@ final class RawTable implements Table {
         @Override
         public void take(ObjectNode row, long line) {
             try {
-                tally.count(fate(row));
+                tally.count(outcome(row));
             } catch (RowException refused) {
                 tally.wrong(line, refused.wrong());
             }
         }
 
-        private Fate fate(ObjectNode row) {
+        private RowOutcome outcome(ObjectNode row) {
             List<Wrong> missing = cells.stream()
                     .filter(cell -> cell.column().needed()
                             && text(row.get(cell.column().name())).isEmpty())
@@ -187,11 +187,11 @@ final class RawTable implements Table {
                 if (!other.isEmpty()) {
                     throw new RowException(other);
                 }
-                return Fate.SAME;
+                return RowOutcome.SAME;
             }
             insert(row);
             here.put(key(row), row);
-            return Fate.NEW;
+            return RowOutcome.NEW;
         }
 
         private void insert(ObjectNode row) {
@@ -206,7 +206,7 @@ final class RawTable implements Table {
                                 : cell.ref() != null
                                         ? (Object) Objects.requireNonNull(names.get(cell.field()))
                                                 .id(cell.column().name(), text)
-                                        : cell.column().kind() == Column.Kind.YES_NO
+                                        : cell.column().kind() == Column.CellKind.YES_NO
                                                 ? (Object) text.equals("true")
                                                 : text);
             }

@@ -39,7 +39,7 @@ final class RecordIntake implements Table.Intake {
     private final Instant now;
     private final JsonMapper json;
     private final Tally tally;
-    private final Map<UUID, Row> held = new LinkedHashMap<>();
+    private final Map<UUID, ReadRecord> held = new LinkedHashMap<>();
     /** Layers that this file sets, while it is only looked through. */
     private final Set<String> begun = new HashSet<>();
 
@@ -54,7 +54,7 @@ final class RecordIntake implements Table.Intake {
             Ref.Known recipes) {}
 
     /** @param setting what a layer begins with; null but in a row that sets one */
-    private record Row(
+    private record ReadRecord(
             long line,
             String layer,
             RecordKind kind,
@@ -87,8 +87,8 @@ final class RecordIntake implements Table.Intake {
     @Override
     public void take(ObjectNode cells, long line) {
         try {
-            Row row = row(cells, line);
-            Row twin = held.putIfAbsent(row.noted.id(), row);
+            ReadRecord row = row(cells, line);
+            ReadRecord twin = held.putIfAbsent(row.noted.id(), row);
             if (twin != null) {
                 throw new RowException(RecordTable.ID, "Line " + twin.line + " has the same id.");
             }
@@ -108,9 +108,9 @@ final class RecordIntake implements Table.Intake {
         codes.addAll(here.values());
         Map<String, WholeJournals.Life> layers = new HashMap<>();
         house.journals.of(codes).forEach(life -> layers.put(life.code(), life));
-        Map<String, List<Row>> fresh = new LinkedHashMap<>();
-        Map<String, List<Row>> more = new LinkedHashMap<>();
-        for (Row row : held.values()) {
+        Map<String, List<ReadRecord>> fresh = new LinkedHashMap<>();
+        Map<String, List<ReadRecord>> more = new LinkedHashMap<>();
+        for (ReadRecord row : held.values()) {
             String layer = here.get(row.noted.id());
             if (layer != null) {
                 compare(row, layer, layers.get(layer));
@@ -126,18 +126,18 @@ final class RecordIntake implements Table.Intake {
                 (layers.containsKey(row.layer) || begun.contains(row.layer) ? more : fresh)
                         .computeIfAbsent(row.layer, code -> new ArrayList<>())
                         .add(row);
-                tally.count(Table.Fate.NEW);
+                tally.count(Table.RowOutcome.NEW);
             }
         }
         held.clear();
         write(fresh, more);
     }
 
-    private void write(Map<String, List<Row>> fresh, Map<String, List<Row>> more) {
+    private void write(Map<String, List<ReadRecord>> fresh, Map<String, List<ReadRecord>> more) {
         List<JournalIntake.Whole> whole = new ArrayList<>();
         fresh.forEach((code, rows) -> {
             Setting setting = rows.stream()
-                    .map(Row::setting)
+                    .map(ReadRecord::setting)
                     .filter(one -> one != null)
                     .findFirst()
                     .orElse(null);
@@ -152,7 +152,7 @@ final class RecordIntake implements Table.Intake {
             }
             begun.add(code);
             List<JournalIntake.Noted> records =
-                    new ArrayList<>(rows.stream().map(Row::noted).toList());
+                    new ArrayList<>(rows.stream().map(ReadRecord::noted).toList());
             records.sort((a, b) -> a.at().compareTo(b.at()));
             whole.add(new JournalIntake.Whole(
                     code,
@@ -173,12 +173,12 @@ final class RecordIntake implements Table.Intake {
             house.journalIntake.append(more.entrySet().stream()
                     .map(one -> new JournalIntake.More(
                             one.getKey(),
-                            one.getValue().stream().map(Row::noted).toList()))
+                            one.getValue().stream().map(ReadRecord::noted).toList()))
                     .toList());
         }
     }
 
-    private void compare(Row row, String layer, WholeJournals.@Nullable Life life) {
+    private void compare(ReadRecord row, String layer, WholeJournals.@Nullable Life life) {
         WholeJournals.Entry known = life == null
                 ? null
                 : life.entries().stream()
@@ -191,7 +191,7 @@ final class RecordIntake implements Table.Intake {
                 && known.event().occurredAt().equals(row.noted.at())
                 && known.note().equals(row.noted.note());
         if (same) {
-            tally.count(Table.Fate.SAME);
+            tally.count(Table.RowOutcome.SAME);
         } else {
             tally.wrong(
                     row.line,
@@ -204,7 +204,7 @@ final class RecordIntake implements Table.Intake {
         }
     }
 
-    private Row row(ObjectNode cells, long line) {
+    private ReadRecord row(ObjectNode cells, long line) {
         RowCells.checkThere(cells, NEEDED, "A record must have this.");
         RecordKind kind = RecordKind.valueOf(RowCells.need(cells, RecordTable.KIND));
         String typed = RowCells.need(cells, RecordTable.LAYER);
@@ -227,7 +227,7 @@ final class RecordIntake implements Table.Intake {
                 details(kind, cells),
                 cells.path(RecordTable.NOTE).asString(""),
                 said(cells));
-        return new Row(line, layer, kind, noted, kind == RecordKind.SET ? setting(cells) : null);
+        return new ReadRecord(line, layer, kind, noted, kind == RecordKind.SET ? setting(cells) : null);
     }
 
     private static @Nullable SaidDates said(ObjectNode cells) {
@@ -268,7 +268,7 @@ final class RecordIntake implements Table.Intake {
                                 : json.getNodeFactory()
                                         .numberNode(
                                                 house.places.id(place.column().name(), value.asString())));
-            } else if (place.column().kind() == Column.Kind.CODES) {
+            } else if (place.column().kind() == Column.CellKind.CODES) {
                 tree.putArray(place.field());
             }
         }

@@ -74,23 +74,23 @@ class RecordTable implements Table {
     private List<Column> columnsOf() {
         Map<String, Column> all = new LinkedHashMap<>();
         for (Column column : List.of(
-                Column.of(ID, Column.Kind.UUID).asNeeded(),
-                Column.of(LAYER, Column.Kind.NAME).asNeeded(),
-                new Column(KIND, Column.Kind.CODE, true, false, Shape.codes(RecordKind.class), null, ""),
-                Column.of(OCCURRED_AT, Column.Kind.INSTANT).asNeeded(),
-                Column.of(RECORDED_AT, Column.Kind.INSTANT),
-                Column.of(CLOCK_OFFSET_DAYS, Column.Kind.WHOLE),
-                Column.of(BY, Column.Kind.NAME),
-                Column.of(CORRECTS, Column.Kind.UUID),
-                Column.of(NOTE, Column.Kind.TEXT),
-                Column.of(READY10_ON, Column.Kind.DATE),
-                Column.of(READY50_ON, Column.Kind.DATE),
-                Column.of(READY90_ON, Column.Kind.DATE),
-                Column.of(BATCH, Column.Kind.UUID),
-                Column.of(MOTHER, Column.Kind.NAME),
-                Column.of(LIMB, Column.Kind.NAME),
-                Column.of(RECIPE, Column.Kind.NAME),
-                Column.of(RECIPE_VERSION, Column.Kind.WHOLE))) {
+                Column.of(ID, Column.CellKind.UUID).asNeeded(),
+                Column.of(LAYER, Column.CellKind.NAME).asNeeded(),
+                new Column(KIND, Column.CellKind.CODE, true, false, Shape.codes(RecordKind.class), null, ""),
+                Column.of(OCCURRED_AT, Column.CellKind.INSTANT).asNeeded(),
+                Column.of(RECORDED_AT, Column.CellKind.INSTANT),
+                Column.of(CLOCK_OFFSET_DAYS, Column.CellKind.WHOLE),
+                Column.of(BY, Column.CellKind.NAME),
+                Column.of(CORRECTS, Column.CellKind.UUID),
+                Column.of(NOTE, Column.CellKind.TEXT),
+                Column.of(READY10_ON, Column.CellKind.DATE),
+                Column.of(READY50_ON, Column.CellKind.DATE),
+                Column.of(READY90_ON, Column.CellKind.DATE),
+                Column.of(BATCH, Column.CellKind.UUID),
+                Column.of(MOTHER, Column.CellKind.NAME),
+                Column.of(LIMB, Column.CellKind.NAME),
+                Column.of(RECIPE, Column.CellKind.NAME),
+                Column.of(RECIPE_VERSION, Column.CellKind.WHOLE))) {
             all.put(column.name(), column);
         }
         details.values()

@@ -21,11 +21,11 @@ final class RuleTable implements Table {
 
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     private static final List<Column> COLUMNS = List.of(
-            Column.of("code", Column.Kind.NAME).asNeeded(),
-            Column.of("value", Column.Kind.NUMBER).asNeeded(),
-            Column.of("unit", Column.Kind.TEXT).asReadOnly(),
-            Column.of("name", Column.Kind.TEXT).asReadOnly(),
-            Column.of("shipped", Column.Kind.NUMBER).asReadOnly());
+            Column.of("code", Column.CellKind.NAME).asNeeded(),
+            Column.of("value", Column.CellKind.NUMBER).asNeeded(),
+            Column.of("unit", Column.CellKind.TEXT).asReadOnly(),
+            Column.of("name", Column.CellKind.TEXT).asReadOnly(),
+            Column.of("shipped", Column.CellKind.NUMBER).asReadOnly());
 
     private final HouseRuleBook book;
 
@@ -72,10 +72,10 @@ final class RuleTable implements Table {
                     Rule rule = Rule.of(code);
                     rule.check(value);
                     if (now.getValue().of(rule) == value) {
-                        tally.count(Fate.SAME);
+                        tally.count(RowOutcome.SAME);
                     } else {
                         changes.put(code, value);
-                        tally.count(Fate.CHANGED);
+                        tally.count(RowOutcome.CHANGED);
                     }
                 } catch (IllegalArgumentException refused) {
                     tally.wrong(line, List.of(new Wrong("value", "", refused.getMessage() + ".")));

@@ -102,7 +102,7 @@ final class Shape {
             }
             Ref ref = refs.get(field);
             String name = prefix + snake(ref == null ? component.getName() : stripId(component.getName()));
-            Column.Kind kind = ref == null ? kind(component.getGenericType()) : Column.Kind.NAME;
+            Column.CellKind kind = ref == null ? kind(component.getGenericType()) : Column.CellKind.NAME;
             if (kind == null) {
                 throw new IllegalStateException(field + " of " + record + " fits no column: " + raw);
             }
@@ -113,7 +113,7 @@ final class Shape {
                             !isOptional,
                             readOnly.contains(field),
                             codes(component.getGenericType()),
-                            kind == Column.Kind.NUMBER ? Quantities.dimension(component.getName()) : null,
+                            kind == Column.CellKind.NUMBER ? Quantities.dimension(component.getName()) : null,
                             range(component)),
                     List.copyOf(at),
                     ref));
@@ -138,40 +138,40 @@ final class Shape {
                 .anyMatch(one -> one.annotationType().equals(annotation));
     }
 
-    static Column.@Nullable Kind kind(Type type) {
+    static Column.@Nullable CellKind kind(Type type) {
         if (type instanceof ParameterizedType generic) {
             Class<?> raw = (Class<?>) generic.getRawType();
             Type[] of = generic.getActualTypeArguments();
             if (Collection.class.isAssignableFrom(raw) && of[0] instanceof Class<?> item) {
                 return Number.class.isAssignableFrom(item)
-                        ? Column.Kind.NUMBERS
-                        : item.isEnum() || item == String.class ? Column.Kind.CODES : null;
+                        ? Column.CellKind.NUMBERS
+                        : item.isEnum() || item == String.class ? Column.CellKind.CODES : null;
             }
             return Map.class.isAssignableFrom(raw) && of[0] == String.class && of[1] == Double.class
-                    ? Column.Kind.PARTS
+                    ? Column.CellKind.PARTS
                     : null;
         }
         if (!(type instanceof Class<?> plain)) {
             return null;
         }
         if (plain.isEnum()) {
-            return Column.Kind.CODE;
+            return Column.CellKind.CODE;
         }
         return switch (plain.getSimpleName()) {
-            case "String" -> Column.Kind.TEXT;
-            case "int", "Integer", "long", "Long" -> Column.Kind.WHOLE;
-            case "double", "Double" -> Column.Kind.NUMBER;
-            case "boolean", "Boolean" -> Column.Kind.YES_NO;
+            case "String" -> Column.CellKind.TEXT;
+            case "int", "Integer", "long", "Long" -> Column.CellKind.WHOLE;
+            case "double", "Double" -> Column.CellKind.NUMBER;
+            case "boolean", "Boolean" -> Column.CellKind.YES_NO;
             // the eight sectors are written as the list of their densities
-            case "Sectors" -> Column.Kind.NUMBERS;
+            case "Sectors" -> Column.CellKind.NUMBERS;
             default ->
                 plain == LocalDate.class
-                        ? Column.Kind.DATE
+                        ? Column.CellKind.DATE
                         : plain == MonthDay.class
-                                ? Column.Kind.DAY_OF_YEAR
+                                ? Column.CellKind.DAY_OF_YEAR
                                 : plain == Instant.class
-                                        ? Column.Kind.INSTANT
-                                        : plain == UUID.class ? Column.Kind.UUID : null;
+                                        ? Column.CellKind.INSTANT
+                                        : plain == UUID.class ? Column.CellKind.UUID : null;
         };
     }
 

@@ -91,7 +91,7 @@ final class Suggestion {
                 name,
                 null,
                 column.dimension() == null ? null : unit,
-                column.kind() == Column.Kind.DATE ? order(cells) : null,
+                column.kind() == Column.CellKind.DATE ? order(cells) : null,
                 Map.of());
     }
 

@@ -25,7 +25,7 @@ interface Table {
     Intake intake(Tally tally);
 
     /** What became of a row. */
-    enum Fate {
+    enum RowOutcome {
         /** it was not here */
         NEW,
         /** it was here, and is changed */

@@ -12,7 +12,7 @@ interface Tally {
      */
     boolean keeps();
 
-    void count(Table.Fate fate);
+    void count(Table.RowOutcome outcome);
 
     /** A mother that was not here was made with its layers. */
     void mother(String code);

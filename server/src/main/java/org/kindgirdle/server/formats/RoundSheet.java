@@ -13,7 +13,7 @@ import java.util.List;
 public record RoundSheet(String title, String sum, List<String> signs, List<AtPlace> places, boolean inches) {
 
     /** What is to be done at one place. */
-    public record AtPlace(String place, List<Row> rows) {}
+    public record AtPlace(String place, List<SheetLine> rows) {}
 
     /**
      * One layer.
@@ -24,5 +24,5 @@ public record RoundSheet(String title, String sum, List<String> signs, List<AtPl
      * @param seen what was found last
      * @param ticks whether there is a stage to tick: on the mother, not after it
      */
-    public record Row(String code, String what, String job, String due, String seen, boolean ticks) {}
+    public record SheetLine(String code, String what, String job, String due, String seen, boolean ticks) {}
 }

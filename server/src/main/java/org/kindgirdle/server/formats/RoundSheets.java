@@ -50,7 +50,7 @@ public final class RoundSheets {
         for (RoundSheet.AtPlace place : walk.places()) {
             room(HEAD_MM + ROW_MM);
             head(place.place());
-            for (RoundSheet.Row row : place.rows()) {
+            for (RoundSheet.SheetLine row : place.rows()) {
                 if (room(ROW_MM)) {
                     head(place.place());
                 }
@@ -78,7 +78,7 @@ public final class RoundSheets {
         sheet.line(MARGIN_MM, y, widthMm - MARGIN_MM, y, THICK_MM);
     }
 
-    private void row(RoundSheet.Row row) {
+    private void row(RoundSheet.SheetLine row) {
         double right = widthMm - MARGIN_MM;
         double line = y + 6;
         box(MARGIN_MM, line - BOX_MM + .6, BOX_MM);

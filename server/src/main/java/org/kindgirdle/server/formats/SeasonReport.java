@@ -21,14 +21,14 @@ public record SeasonReport(List<Page> pages, String foot, boolean inches) {
     public record Page(String title, List<String> said, List<Table> tables, String barsTitle, List<Bar> bars) {}
 
     /** @param columns heads of the numbers beside the share */
-    public record Table(String title, String shareHead, List<String> columns, List<Row> rows) {}
+    public record Table(String title, String shareHead, List<String> columns, List<ReportLine> rows) {}
 
     /**
      * A share with its interval, drawn and in words, and numbers beside it.
      *
      * @param share 0 to 1; NaN of none
      */
-    public record Row(String label, double share, double low, double high, String words, List<String> numbers) {}
+    public record ReportLine(String label, double share, double low, double high, String words, List<String> numbers) {}
 
     public record Bar(String label, int count) {}
 }

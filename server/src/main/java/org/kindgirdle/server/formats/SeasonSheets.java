@@ -98,7 +98,7 @@ public final class SeasonSheets {
             right(table.columns().get(i), column(i, table.columns().size()), SMALL_PT);
         }
         int fit = room(table.rows().size());
-        for (SeasonReport.Row row : table.rows().subList(0, fit)) {
+        for (SeasonReport.ReportLine row : table.rows().subList(0, fit)) {
             y += ROW_MM;
             sheet.clip(MARGIN_MM, y - ROW_MM, LABEL_MM - 2, 2 * ROW_MM);
             sheet.text(print(row.label()), MARGIN_MM, y, true, TEXT_PT);
@@ -123,7 +123,7 @@ public final class SeasonSheets {
     }
 
     /** From none to all, with the interval and the share itself on it. */
-    private void share(SeasonReport.Row row) {
+    private void share(SeasonReport.ReportLine row) {
         double from = MARGIN_MM + LABEL_MM;
         double middle = y - 1.3;
         sheet.line(from, middle, from + SHARE_MM, middle, THIN_MM);

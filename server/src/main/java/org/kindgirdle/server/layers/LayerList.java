@@ -95,7 +95,7 @@ public class LayerList {
             @Nullable Integer count) {}
 
     /** What of a layer's row goes into its line: no more of it is read. */
-    record Row(
+    record ListedLayer(
             long id,
             String code,
             long motherId,
@@ -115,10 +115,10 @@ public class LayerList {
             @Nullable Long standsAt,
             int conflicts) {
 
-        static Selection<Row> of(Root<Layer> layer, CriteriaBuilder cb) {
+        static Selection<ListedLayer> of(Root<Layer> layer, CriteriaBuilder cb) {
             return cb.construct(
-                    Row.class,
-                    Arrays.stream(Row.class.getRecordComponents())
+                    ListedLayer.class,
+                    Arrays.stream(ListedLayer.class.getRecordComponents())
                             .map(part -> layer.get(part.getName()))
                             .toArray(Selection<?>[]::new));
         }
@@ -138,7 +138,7 @@ public class LayerList {
         LayerWhere.Condition which = where.of(query, nursery);
         Integer count = query.cursor() == null ? Integer.valueOf(count(which)) : null;
         int limit = query.limitOrUsual();
-        List<Row> rows = rows(
+        List<ListedLayer> rows = rows(
                 query.cursor() == null ? which : LayerWhere.Condition.all(List.of(which, after(query.cursor(), order))),
                 order,
                 limit + 1);
@@ -153,11 +153,11 @@ public class LayerList {
         return new LayerLines(lines, next, count);
     }
 
-    private List<Row> rows(LayerWhere.Condition which, String order, int most) {
+    private List<ListedLayer> rows(LayerWhere.Condition which, String order, int most) {
         CriteriaBuilder cb = entities.getCriteriaBuilder();
-        CriteriaQuery<Row> query = cb.createQuery(Row.class);
+        CriteriaQuery<ListedLayer> query = cb.createQuery(ListedLayer.class);
         Root<Layer> layer = query.from(Layer.class);
-        query.select(Row.of(layer, cb))
+        query.select(ListedLayer.of(layer, cb))
                 .where(which.of(layer, cb))
                 .orderBy(cb.asc(layer.get(order)), cb.asc(layer.get("id")));
         return entities.createQuery(query).setMaxResults(most).getResultList();
@@ -176,7 +176,7 @@ public class LayerList {
         return Math.toIntExact(entities.createQuery(query).getSingleResult());
     }
 
-    private LayerLine line(Row row, NurserySnapshot nursery) {
+    private LayerLine line(ListedLayer row, NurserySnapshot nursery) {
         MotherView mother = nursery.mother(row.motherId);
         SpeciesProfile profile = nursery.species(mother.speciesCode()).profile();
         return LayerListLayerLineBuilder.builder()

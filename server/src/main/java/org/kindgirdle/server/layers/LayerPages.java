@@ -162,7 +162,7 @@ public class LayerPages {
             return null;
         }
         TakenFromMothers.OnLimb on = takenFromMothers.onLimb(layer.limbId(), nursery);
-        boolean isLittle = BranchLoad.verdict(nursery.rules(), on.utilisation()) == BranchLoad.Verdict.FINE;
+        boolean isLittle = BranchLoad.verdict(nursery.rules(), on.utilisation()) == BranchLoad.Bearing.FINE;
         return isLittle || on.balls().size() < 2
                 ? null
                 : new LayerPage.LimbLoad(

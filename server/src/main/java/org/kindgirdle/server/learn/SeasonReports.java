@@ -113,12 +113,12 @@ class SeasonReports {
                 table.lines().stream().map(line -> row(table, line)).toList());
     }
 
-    private SeasonReport.Row row(LedgerView.LedgerTable table, LedgerView.LedgerLine line) {
+    private SeasonReport.ReportLine row(LedgerView.LedgerTable table, LedgerView.LedgerLine line) {
         LedgerView.LedgerFigure rooted = line.rooted();
         String label = line.label() != null
                 ? capital(line.label())
                 : table.by() == LedgerBy.WEEK ? say("report.weekOf", Map.of("week", line.value())) : line.value();
-        return new SeasonReport.Row(
+        return new SeasonReport.ReportLine(
                 label,
                 rooted.share() == null ? Double.NaN : rooted.share(),
                 rooted.low(),

@@ -153,11 +153,11 @@ public class Walk {
                 inches);
     }
 
-    private RoundSheet.Row onPaper(RoundView.JobOnRound job, DueLayers.Seen seen, Format format) {
+    private RoundSheet.SheetLine onPaper(RoundView.JobOnRound job, DueLayers.Seen seen, Format format) {
         boolean onMother = seen.phase() == LayerPhase.ON_MOTHER;
         List<String> toDo = new ArrayList<>(List.of(job.label()));
         toDo.addAll(job.alsoDo());
-        return new RoundSheet.Row(
+        return new RoundSheet.SheetLine(
                 job.code(),
                 job.species() + " " + job.variety() + ", " + job.mother(),
                 String.join("; ", toDo),

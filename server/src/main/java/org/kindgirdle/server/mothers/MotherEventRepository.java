@@ -18,5 +18,5 @@ interface MotherEventRepository extends JpaRepository<MotherEventRow, Long> {
             """)
     List<Signed> of(long motherId);
 
-    List<MotherEventRow> findByKindOrderByIdDesc(MotherHistory.Kind kind);
+    List<MotherEventRow> findByKindOrderByIdDesc(MotherHistory.EntryKind kind);
 }

@@ -30,7 +30,7 @@ class MotherEventRow {
     long motherId;
 
     @Enumerated(EnumType.STRING)
-    MotherHistory.Kind kind = MotherHistory.Kind.EDITED;
+    MotherHistory.EntryKind kind = MotherHistory.EntryKind.EDITED;
 
     LocalDate onDate = LocalDate.EPOCH;
     Instant recordedAt = Instant.EPOCH;
@@ -48,7 +48,7 @@ class MotherEventRow {
 
     MotherEventRow(
             long motherId,
-            MotherHistory.Kind kind,
+            MotherHistory.EntryKind kind,
             LocalDate onDate,
             List<MotherHistory.Change> changes,
             String reason) {

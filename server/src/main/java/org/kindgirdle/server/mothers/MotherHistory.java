@@ -28,7 +28,7 @@ public class MotherHistory {
     }
 
     /** What happened to a mother. */
-    public enum Kind {
+    public enum EntryKind {
         ADDED,
         EDITED,
         /** it turned out to be of another species or variety, and its layers with it */
@@ -45,7 +45,7 @@ public class MotherHistory {
     public record Change(String field, String was, String now) {}
 
     /** One entry of a history. */
-    public record Entry(Kind kind, LocalDate on, String by, List<Change> changes, String reason) {}
+    public record Entry(EntryKind kind, LocalDate on, String by, List<Change> changes, String reason) {}
 
     /** A label that was wrong, until a day. */
     public record FormerLabel(LocalDate until, String label) {}
@@ -66,7 +66,7 @@ public class MotherHistory {
      */
     public Map<Long, List<FormerLabel>> formerLabels() {
         Map<Long, List<FormerLabel>> labels = new HashMap<>();
-        events.findByKindOrderByIdDesc(Kind.RELABELLED)
+        events.findByKindOrderByIdDesc(EntryKind.RELABELLED)
                 .forEach(one -> labels.computeIfAbsent(one.motherId, id -> new ArrayList<>())
                         .add(new FormerLabel(one.onDate, said(one.changes))));
         return labels;
@@ -76,7 +76,7 @@ public class MotherHistory {
         return changes.stream().map(Change::was).collect(Collectors.joining(" "));
     }
 
-    void add(long motherId, Kind kind, LocalDate on, List<Change> changes, String reason) {
+    void add(long motherId, EntryKind kind, LocalDate on, List<Change> changes, String reason) {
         MotherEventRow one = new MotherEventRow(motherId, kind, on, changes, reason);
         one.recordedAt = clock.systemNow();
         one.recordedBy = person.find().map(who -> who.name()).orElse("");

@@ -5,7 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.kindgirdle.server.mothers.MotherHistory.Kind;
+import org.kindgirdle.server.mothers.MotherHistory.EntryKind;
 import org.kindgirdle.server.nursery.MasterDataChanged;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.nursery.Versions;
@@ -97,7 +97,7 @@ public class Mothers {
         Mother saved = written(one);
         List<MotherHistory.Change> changes = MotherHistory.changes(before, facts(saved));
         if (edit.id() == null || !changes.isEmpty()) {
-            history.add(id(saved), edit.id() == null ? Kind.ADDED : Kind.EDITED, clock.today(), changes, "");
+            history.add(id(saved), edit.id() == null ? EntryKind.ADDED : EntryKind.EDITED, clock.today(), changes, "");
         }
         if (edit.id() != null) {
             events.publishEvent(new MasterDataChanged("mother " + edit.code(), edit.id()));
@@ -137,7 +137,7 @@ public class Mothers {
                     "Retire it on the day on which it is no longer used.");
         }
         one.retiredOn = why.on();
-        history.add(id, Kind.RETIRED, why.on(), List.of(), why.reason().strip());
+        history.add(id, EntryKind.RETIRED, why.on(), List.of(), why.reason().strip());
         return changed(one);
     }
 
@@ -154,7 +154,8 @@ public class Mothers {
                             : one.code + " is the same plant as " + found(one.mergedInto).code + ".");
         }
         one.retiredOn = null;
-        history.add(id, Kind.RETURNED, clock.today(), List.of(), why.reason().strip());
+        history.add(
+                id, EntryKind.RETURNED, clock.today(), List.of(), why.reason().strip());
         return changed(one);
     }
 
@@ -171,7 +172,8 @@ public class Mothers {
             throw ProblemException.invalid(
                     "variety", what.variety(), "another species or variety", "It is labelled so already.");
         }
-        history.add(id, Kind.RELABELLED, clock.today(), changes, what.reason().strip());
+        history.add(
+                id, EntryKind.RELABELLED, clock.today(), changes, what.reason().strip());
         return changed(one);
     }
 
@@ -199,8 +201,9 @@ public class Mothers {
         }
         one.mergedInto = into.id;
         String reason = merger.reason().strip();
-        history.add(id, Kind.MERGED, today, List.of(new MotherHistory.Change("into", "", into.code)), reason);
-        history.add(id(into), Kind.TOOK_IN, today, List.of(new MotherHistory.Change("from", "", one.code)), reason);
+        history.add(id, EntryKind.MERGED, today, List.of(new MotherHistory.Change("into", "", into.code)), reason);
+        history.add(
+                id(into), EntryKind.TOOK_IN, today, List.of(new MotherHistory.Change("from", "", one.code)), reason);
         mothers.flush();
         limbs.move(id, one.code, id(into));
         events.publishEvent(new Merged(id, id(into)));

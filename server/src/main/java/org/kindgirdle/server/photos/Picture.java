@@ -72,7 +72,8 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
                     ImageReadParam how = reader.getDefaultReadParam();
                     how.setSourceSubsampling(every, every, 0, 0);
                     BufferedImage large = scaled(reader.read(0, how), LARGE);
-                    return of(header.kind() == PictureHeader.Kind.JPEG ? turned(large, orientation(sent)) : large);
+                    return of(
+                            header.kind() == PictureHeader.PictureKind.JPEG ? turned(large, orientation(sent)) : large);
                 } finally {
                     reader.dispose();
                 }
@@ -129,7 +130,7 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
     /** A PNG without all that stands beside the picture: texts and profiles in it are packed, and could be endless. */
     private static InputStream plain(Path sent, PictureHeader header) throws IOException {
         InputStream in = new BufferedInputStream(Files.newInputStream(sent));
-        return header.kind() == PictureHeader.Kind.PNG ? new PlainPng(new DataInputStream(in)) : in;
+        return header.kind() == PictureHeader.PictureKind.PNG ? new PlainPng(new DataInputStream(in)) : in;
     }
 
     private static ProblemException noPicture() {

@@ -13,10 +13,10 @@ import org.jspecify.annotations.Nullable;
  * @param bytesPerPixel once decoded
  * @param isHeldWhole whether decoding holds all of it at once, however little of it is wanted: a progressive JPEG
  */
-record PictureHeader(Kind kind, int width, int height, int bytesPerPixel, boolean isHeldWhole) {
+record PictureHeader(PictureKind kind, int width, int height, int bytesPerPixel, boolean isHeldWhole) {
 
     /** By what is in it, not by what it is called. */
-    enum Kind {
+    enum PictureKind {
         JPEG,
         PNG
     }
@@ -58,7 +58,7 @@ record PictureHeader(Kind kind, int width, int height, int bytesPerPixel, boolea
             case 4 -> 2;
             default -> 4;
         };
-        return of(Kind.PNG, width, height, Math.max(1, samples * bits / 8), false);
+        return of(PictureKind.PNG, width, height, Math.max(1, samples * bits / 8), false);
     }
 
     private static @Nullable PictureHeader jpeg(DataInputStream in) throws IOException {
@@ -80,7 +80,7 @@ record PictureHeader(Kind kind, int width, int height, int bytesPerPixel, boolea
                 boolean isProgressive = (marker & 0x3) == 2;
                 int components = in.readUnsignedByte();
                 return of(
-                        Kind.JPEG,
+                        PictureKind.JPEG,
                         width,
                         height,
                         isProgressive ? components * COEFFICIENT_BYTES : components,
@@ -94,7 +94,8 @@ record PictureHeader(Kind kind, int width, int height, int bytesPerPixel, boolea
         return null;
     }
 
-    private static @Nullable PictureHeader of(Kind kind, int width, int height, int bytesPerPixel, boolean whole) {
+    private static @Nullable PictureHeader of(
+            PictureKind kind, int width, int height, int bytesPerPixel, boolean whole) {
         return width < 1 || height < 1 ? null : new PictureHeader(kind, width, height, bytesPerPixel, whole);
     }
 

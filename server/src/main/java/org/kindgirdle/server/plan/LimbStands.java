@@ -88,7 +88,7 @@ public class LimbStands {
                         + added.stream()
                                 .mapToDouble(TakenFromMothers.BallOnLimb::utilisation)
                                 .sum();
-                if (after.size() > 1 && BranchLoad.verdict(nursery.rules(), load) != BranchLoad.Verdict.FINE) {
+                if (after.size() > 1 && BranchLoad.verdict(nursery.rules(), load) != BranchLoad.Bearing.FINE) {
                     faults.add(sentences.limbLoad(limb.name(), after.size(), load, nursery.rules(), format));
                 }
                 Set<String> known = new HashSet<>(words.faults(layout(nursery, shape, before), limb.name(), format));
@@ -128,7 +128,7 @@ public class LimbStands {
 
         /** Whether its balls together ask more of it than it bears. */
         boolean isLoaded(HouseRules rules) {
-            return BranchLoad.verdict(rules, on.utilisation()) == BranchLoad.Verdict.SMALLER_OR_PROP_FIRST;
+            return BranchLoad.verdict(rules, on.utilisation()) == BranchLoad.Bearing.SMALLER_OR_PROP_FIRST;
         }
 
         boolean isGone() {

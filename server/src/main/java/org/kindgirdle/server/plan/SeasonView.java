@@ -25,7 +25,7 @@ record SeasonView(
         @Nullable Frosts frosts,
         List<SpeciesSeason> species) {
 
-    record DayMean(Weather.Kind kind, double minC, double maxC) {}
+    record DayMean(Weather.DayKind kind, double minC, double maxC) {}
 
     /** The frosts of the year: last in spring, first in autumn, on average and one year in ten. */
     record Frosts(LocalDate lastAverage, LocalDate lastLate, LocalDate firstEarly, LocalDate firstAverage) {}

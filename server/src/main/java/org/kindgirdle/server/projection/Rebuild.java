@@ -91,12 +91,12 @@ public class Rebuild {
         List<Long> ids;
         do {
             long after = last;
-            ids = each.execute(status -> layers.idsAfter(after, Limit.of(ReckoningSize.STEP)));
+            ids = each.execute(status -> layers.idsAfter(after, Limit.of(RecalculationSize.STEP)));
             if (!ids.isEmpty()) {
                 last = ids.get(ids.size() - 1);
                 some(ids, nurseries, counts, wrong);
             }
-        } while (ids.size() == ReckoningSize.STEP);
+        } while (ids.size() == RecalculationSize.STEP);
         return new Result(counts[0], counts[1], wrong);
     }
 

@@ -39,8 +39,8 @@ public class Reprojection {
     private final BusinessClock clock;
     private final NurseryLock lock;
     private final Weather weather;
-    private final Reckoning reckoning;
-    private final ReckoningSize size;
+    private final Recalculation recalculation;
+    private final RecalculationSize size;
     private final EntityManager entities;
 
     /** What was turned to is not turned back. */
@@ -54,8 +54,8 @@ public class Reprojection {
             BusinessClock clock,
             NurseryLock lock,
             Weather weather,
-            Reckoning reckoning,
-            ReckoningSize size,
+            Recalculation recalculation,
+            RecalculationSize size,
             EntityManager entities) {
         this.layers = layers;
         this.journals = journals;
@@ -64,7 +64,7 @@ public class Reprojection {
         this.clock = clock;
         this.lock = lock;
         this.weather = weather;
-        this.reckoning = reckoning;
+        this.recalculation = recalculation;
         this.size = size;
         this.entities = entities;
     }
@@ -110,9 +110,9 @@ public class Reprojection {
         int live = layers.countByPhaseIn(LIVE);
         if (live <= size.atOnce()) {
             write(layers.findByPhaseInOrderById(LIVE));
-            reckoning.cancel();
+            recalculation.cancel();
         } else {
-            reckoning.begin(live);
+            recalculation.begin(live);
         }
     }
 
@@ -124,14 +124,16 @@ public class Reprojection {
     @Transactional
     public boolean step() {
         lock.holdAlone();
-        if (!reckoning.progress().running()) {
+        if (!recalculation.progress().running()) {
             return false;
         }
-        List<Layer> some =
-                layers.findByPhaseInAndIdGreaterThanOrderById(LIVE, reckoning.nextId(), Limit.of(ReckoningSize.STEP));
+        List<Layer> some = layers.findByPhaseInAndIdGreaterThanOrderById(
+                LIVE, recalculation.nextId(), Limit.of(RecalculationSize.STEP));
         write(some);
-        return reckoning.advance(
-                some.isEmpty() ? 0 : some.get(some.size() - 1).id(), some.size(), some.size() == ReckoningSize.STEP);
+        return recalculation.advance(
+                some.isEmpty() ? 0 : some.get(some.size() - 1).id(),
+                some.size(),
+                some.size() == RecalculationSize.STEP);
     }
 
     /**
@@ -148,14 +150,14 @@ public class Reprojection {
         long count = 0;
         List<Layer> some;
         do {
-            some = layers.findByIdGreaterThanOrderById(last, Limit.of(ReckoningSize.STEP));
+            some = layers.findByIdGreaterThanOrderById(last, Limit.of(RecalculationSize.STEP));
             write(some, nursery);
             entities.flush();
             entities.clear();
             last = some.isEmpty() ? last : some.get(some.size() - 1).id();
             count += some.size();
-        } while (some.size() == ReckoningSize.STEP && done.test(count));
-        return some.size() < ReckoningSize.STEP;
+        } while (some.size() == RecalculationSize.STEP && done.test(count));
+        return some.size() < RecalculationSize.STEP;
     }
 
     private void write(List<Layer> some) {

@@ -303,10 +303,10 @@ class Bench {
         return Projector.project(Replay.of(List.of(event)), context, setOn);
     }
 
-    private SetPreview.Row row(LayerProjection layer, LayerContext context, List<String> warnings) {
+    private SetPreview.BranchPreview row(LayerProjection layer, LayerContext context, List<String> warnings) {
         LayerProjection.RootForecast forecast = Objects.requireNonNull(layer.forecast());
         LeafBalance leaf = leafAtSeverance(layer, context, forecast.q50());
-        return new SetPreview.Row(
+        return new SetPreview.BranchPreview(
                 layer.ball(),
                 RingAndBall.aboveMm(context.rules()),
                 RingAndBall.belowMm(context.rules()),

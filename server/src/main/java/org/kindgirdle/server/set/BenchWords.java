@@ -41,7 +41,7 @@ class BenchWords {
     /** The steps for these layers; a caution stands at the first step where it bites, and not again. */
     List<SetPreview.ChecklistStep> checklist(LayerContext context, List<LayerProjection> layers, Format format) {
         Map<String, String> values = values(context, layers, format);
-        boolean prop = layers.stream().anyMatch(layer -> layer.load().verdict() != BranchLoad.Verdict.FINE);
+        boolean prop = layers.stream().anyMatch(layer -> layer.load().verdict() != BranchLoad.Bearing.FINE);
         Set<Checklist.Caution> said = EnumSet.noneOf(Checklist.Caution.class);
         List<SetPreview.ChecklistStep> steps = new ArrayList<>();
         for (Checklist.Step step :

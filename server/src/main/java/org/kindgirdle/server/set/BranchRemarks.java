@@ -65,7 +65,7 @@ class BranchRemarks {
                                     "low", String.valueOf(Math.round(band.lowPpm())),
                                     "wood", phrases.say("wood.within." + wood)))));
         }
-        if (request.relief() == null && layer.load().verdict() == BranchLoad.Verdict.SMALLER_OR_PROP_FIRST) {
+        if (request.relief() == null && layer.load().verdict() == BranchLoad.Bearing.SMALLER_OR_PROP_FIRST) {
             said.add(new Remark(
                     Level.WARN,
                     "LOAD",

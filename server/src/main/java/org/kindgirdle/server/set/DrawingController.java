@@ -60,7 +60,7 @@ class DrawingController {
         List<BranchSheet> sheets = new ArrayList<>();
         for (int i = 0; i < preview.rows().size(); i++) {
             SetRequest.RowRequest asked = request.rows().get(i);
-            SetPreview.Row row = preview.rows().get(i);
+            SetPreview.BranchPreview row = preview.rows().get(i);
             RingPlacement placed =
                     RingPlacement.of(nursery.rules(), asked.position(), RingPlacement.BallOver.UPPER_CUT);
             double ring = recipe.wound().isRing() ? row.ball().ringMm() : 0;
@@ -78,7 +78,7 @@ class DrawingController {
                     node(asked.position(), placed, ring),
                     recipe.wrap().isTied(),
                     recipe.cover() == Cover.CLEAR || !recipe.wrap().isTied() ? "" : words.cover(recipe.cover()),
-                    row.load().verdict() != BranchLoad.Verdict.FINE,
+                    row.load().verdict() != BranchLoad.Bearing.FINE,
                     format.units() == Units.US));
         }
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(BranchDrawings.of(sheets));

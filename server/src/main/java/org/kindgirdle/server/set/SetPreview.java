@@ -29,7 +29,7 @@ record SetPreview(
         List<Remark> remarks,
         List<ChecklistStep> checklist,
         CoverView cover,
-        List<Row> rows) {
+        List<BranchPreview> rows) {
 
     /**
      * @param containerFit how the recipe's container suits this branch; null if it has none of a fixed size
@@ -39,7 +39,7 @@ record SetPreview(
      * @param leavesToKeep at severance, and {@code leavesToTake} off, if the ball is full by then and the plant goes into a mist tent
      * @param warnings of this branch alone
      */
-    record Row(
+    record BranchPreview(
             RingAndBall ball,
             double aboveMm,
             double belowMm,

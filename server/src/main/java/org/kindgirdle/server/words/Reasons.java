@@ -63,7 +63,7 @@ public class Reasons {
         return verdict == null
                 ? List.of()
                 : verdict.entries().stream()
-                        .filter(entry -> entry.outcome() != Verdict.Outcome.NOT_EVALUATED)
+                        .filter(entry -> entry.outcome() != Verdict.RuleOutcome.NOT_EVALUATED)
                         .map(entry -> new RuleWords(
                                 entry.rule().name(),
                                 phrases.say("rule." + entry.rule()),

@@ -33,10 +33,10 @@ public class SeverWords {
             default -> false;
         };
         String key = "point." + point.kind();
-        if (point.kind() == SeverPoint.Kind.BALL_DRIES && point.figure() == 0) {
+        if (point.kind() == SeverPoint.PointKind.BALL_DRIES && point.figure() == 0) {
             key += ".now";
         }
-        if (point.kind() == SeverPoint.Kind.TOO_NEAR_FROST && point.figure() == 0) {
+        if (point.kind() == SeverPoint.PointKind.TOO_NEAR_FROST && point.figure() == 0) {
             key += ".now";
         }
         return phrases.say(

@@ -30,10 +30,10 @@ class CsvTest {
 
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     private static final List<Column> COLUMNS = List.of(
-            Column.of("note", Column.Kind.TEXT),
-            Column.of("other", Column.Kind.TEXT),
-            Column.of("share", Column.Kind.NUMBER),
-            Column.of("yes", Column.Kind.YES_NO));
+            Column.of("note", Column.CellKind.TEXT),
+            Column.of("other", Column.CellKind.TEXT),
+            Column.of("share", Column.CellKind.NUMBER),
+            Column.of("yes", Column.CellKind.YES_NO));
 
     @TempDir
     private Path folder;
@@ -133,7 +133,7 @@ class CsvTest {
         "YEAR_MONTH_DAY, 2025-12-31T00:00:00, 2025-12-31"
     })
     void days_are_read_as_they_are_written(DateOrder order, String written, String day) {
-        Column column = Column.of("on", Column.Kind.DATE);
+        Column column = Column.of("on", Column.CellKind.DATE);
         Translation translation = new Translation(
                 new Mapping("t", List.of(new ColumnSource("on", "x", null, null, order, Map.of())), false),
                 List.of(column),
@@ -156,7 +156,7 @@ class CsvTest {
         "mm, '1.234,5', true, 1234.5"
     })
     void numbers_are_read_in_their_units(@Nullable String unit, String written, boolean comma, double mm) {
-        Column column = new Column("width_mm", Column.Kind.NUMBER, false, false, List.of(), Dimension.LENGTH, "");
+        Column column = new Column("width_mm", Column.CellKind.NUMBER, false, false, List.of(), Dimension.LENGTH, "");
         Translation translation = new Translation(
                 new Mapping("t", List.of(new ColumnSource("width_mm", "x", null, unit, null, Map.of())), comma),
                 List.of(column),

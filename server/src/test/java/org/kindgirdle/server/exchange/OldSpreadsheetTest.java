@@ -350,7 +350,7 @@ class OldSpreadsheetTest {
         for (String text : List.of("=a", "+a", "-a", "@a", "\ta", "'a", "''a", "a", "", "a=b", "'=a")) {
             assertThat(CsvRows.unguarded(Cells.guarded(text))).isEqualTo(text);
         }
-        assertThat(Cells.text(Column.of("min_c", Column.Kind.NUMBER), DoubleNode.valueOf(-3)))
+        assertThat(Cells.text(Column.of("min_c", Column.CellKind.NUMBER), DoubleNode.valueOf(-3)))
                 .isEqualTo("-3");
     }
 }

@@ -67,7 +67,7 @@ class StatementsTest {
                 "/supplies",
                 "/planned-batches",
                 "/layer-changes?since=2026-07-01T00:00:00Z",
-                "/reckoning",
+                "/recalculation",
                 "/hands")) {
             String address = "/api/v1" + path;
             nursery.grower().get(address).expect(200);

@@ -26,20 +26,18 @@ class MeasuresTest {
             US,     mass,             453.59237, 16,  oz
             US,     concentration,    3000,     3000, ppm
             """)
-    void a_kept_value_is_shown_as_its_reader_knows_it(
-            Units system, String of, double kept, double shown, String unit) {
+    void a_kept_value_is_shown_as_its_reader_knows_it(Units system, String of, double kept, double shown, String unit) {
         Measures measures = Measures.of(system);
-        Measure measure =
-                switch (of) {
-                    case "length" -> measures.length();
-                    case "span" -> measures.span();
-                    case "volume" -> measures.volume();
-                    case "bulk" -> measures.bulk();
-                    case "temperature" -> measures.temperature();
-                    case "temperatureShift" -> measures.temperatureShift();
-                    case "mass" -> measures.mass();
-                    default -> measures.concentration();
-                };
+        Measure measure = switch (of) {
+            case "length" -> measures.length();
+            case "span" -> measures.span();
+            case "volume" -> measures.volume();
+            case "bulk" -> measures.bulk();
+            case "temperature" -> measures.temperature();
+            case "temperatureShift" -> measures.temperatureShift();
+            case "mass" -> measures.mass();
+            default -> measures.concentration();
+        };
         assertThat(measure.unit()).isEqualTo(unit);
         assertThat(kept / measure.si() + measure.offset()).isCloseTo(shown, within(1e-9));
     }

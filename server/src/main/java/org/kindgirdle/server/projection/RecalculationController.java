@@ -6,17 +6,17 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** How far the pass over all live layers is, over HTTP. */
 @RestController
-@RequestMapping("/api/v1/reckoning")
-class ReckoningController {
+@RequestMapping("/api/v1/recalculation")
+class RecalculationController {
 
-    private final Reckoning reckoning;
+    private final Recalculation recalculation;
 
-    ReckoningController(Reckoning reckoning) {
-        this.reckoning = reckoning;
+    RecalculationController(Recalculation recalculation) {
+        this.recalculation = recalculation;
     }
 
     @GetMapping
-    Reckoning.Progress reckoningProgress() {
-        return reckoning.progress();
+    Recalculation.Progress recalculationProgress() {
+        return recalculation.progress();
     }
 }

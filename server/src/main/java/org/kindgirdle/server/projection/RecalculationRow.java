@@ -6,8 +6,8 @@ import jakarta.persistence.Table;
 
 /** How far the pass over all live layers has come. */
 @Entity
-@Table(name = "reckoning")
-class ReckoningRow {
+@Table(name = "recalculation")
+class RecalculationRow {
 
     static final int ID = 1;
 
@@ -19,5 +19,5 @@ class ReckoningRow {
     int total;
     boolean running;
 
-    protected ReckoningRow() {}
+    protected RecalculationRow() {}
 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useReckoning } from '../useReckoning'
+import { useRecalculation } from '../useRecalculation'
 
 /** Shown while the dates of many layers follow a change. */
-const { progress, running } = useReckoning()
+const { progress, running } = useRecalculation()
 </script>
 
 <template>
@@ -10,7 +10,7 @@ const { progress, running } = useReckoning()
     v-if="running && progress"
     class="flex flex-wrap items-center gap-3 border-b border-sap bg-sap-pale px-4 py-2"
     role="status"
-    data-testid="reckoning"
+    data-testid="recalculation"
   >
     <span>
       The dates of all layers are being reckoned anew: {{ progress.done }} of {{ progress.total }}. You can go

@@ -13,26 +13,26 @@ import org.springframework.transaction.event.TransactionalEventListener;
 
 /** Takes the pass over all live layers from step to step, beside everything else. */
 @Component
-class ReckoningWorker {
+class RecalculationWorker {
 
-    private static final Logger LOG = LoggerFactory.getLogger(ReckoningWorker.class);
+    private static final Logger LOG = LoggerFactory.getLogger(RecalculationWorker.class);
 
     /** After a step that failed, as when the database was away. */
     private static final int AGAIN_SECONDS = 5;
 
     private final Reprojection reprojection;
     private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread one = new Thread(task, "reckoning");
+        Thread one = new Thread(task, "recalculation");
         one.setDaemon(true);
         return one;
     });
 
-    ReckoningWorker(Reprojection reprojection) {
+    RecalculationWorker(Reprojection reprojection) {
         this.reprojection = reprojection;
     }
 
     @TransactionalEventListener
-    void onBegun(Reckoning.Begun begun) {
+    void onBegun(Recalculation.Begun begun) {
         thread.execute(this::run);
     }
 

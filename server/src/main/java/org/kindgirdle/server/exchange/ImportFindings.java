@@ -15,7 +15,7 @@ import java.util.List;
  * @param bad what is wrong, the first of it
  * @param broken why the file can't be read to its end; empty if it can
  */
-public record Outcome(
+public record ImportFindings(
         long rows,
         long fresh,
         long changed,

@@ -7,12 +7,12 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Where the pass over all live layers stands. It is in the database, so that it survives a restart. */
 @Service
-public class Reckoning {
+public class Recalculation {
 
-    private final ReckoningRepository rows;
+    private final RecalculationRepository rows;
     private final ApplicationEventPublisher events;
 
-    Reckoning(ReckoningRepository rows, ApplicationEventPublisher events) {
+    Recalculation(RecalculationRepository rows, ApplicationEventPublisher events) {
         this.rows = rows;
         this.events = events;
     }

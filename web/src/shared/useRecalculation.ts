@@ -6,18 +6,18 @@ import { toast } from './ui/toasts'
 const EVERY_MS = 1000
 
 /** Follows the pass over all live layers while there is one; what is shown is fetched anew when it is over. */
-export function useReckoning() {
+export function useRecalculation() {
   const queries = useQueryClient()
   const { data } = useQuery({
-    queryKey: ['reckoning'],
-    queryFn: () => get('/api/v1/reckoning'),
+    queryKey: ['recalculation'],
+    queryFn: () => get('/api/v1/recalculation'),
     refetchInterval: (query) => (query.state.data?.running ? EVERY_MS : false),
   })
   const running = computed(() => data.value?.running ?? false)
   watch(running, (now, before) => {
     if (now || !before) return
     toast('The dates of all layers are reckoned anew.')
-    void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'reckoning' })
+    void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'recalculation' })
   })
   return { progress: data, running }
 }

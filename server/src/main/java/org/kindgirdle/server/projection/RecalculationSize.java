@@ -4,7 +4,7 @@ import org.springframework.stereotype.Component;
 
 /** How many layers are reckoned in one transaction. */
 @Component
-class ReckoningSize {
+class RecalculationSize {
 
     /** Layers of one step of a pass: about a fifth of a second, for which whoever records has to wait. */
     static final int STEP = 500;

@@ -17,14 +17,14 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Where the layers are too many for one transaction; here more than two are. */
 @ExtendWith(NurseryExtension.class)
-class ReckoningTest {
+class RecalculationTest {
 
     private final TestNursery nursery;
-    private final ReckoningSize size;
+    private final RecalculationSize size;
 
-    ReckoningTest(TestNursery nursery) {
+    RecalculationTest(TestNursery nursery) {
         this.nursery = nursery;
-        this.size = nursery.bean(ReckoningSize.class);
+        this.size = nursery.bean(RecalculationSize.class);
     }
 
     @BeforeEach
@@ -63,9 +63,9 @@ class ReckoningTest {
                 nursery.set(nursery.mother("COTCOG", nursery.field()), TODAY, 1).get(0);
         String before = row(code);
         nursery.sql().update("update layer set ready50_on = '2000-01-01' where code = ?", code);
-        nursery.sql().update("update reckoning set running = true, next_id = 0, done = 0 where id = 1");
+        nursery.sql().update("update recalculation set running = true, next_id = 0, done = 0 where id = 1");
         // as the start of the application does
-        nursery.bean(ReckoningWorker.class).onBegun(new Reckoning.Begun());
+        nursery.bean(RecalculationWorker.class).onBegun(new Recalculation.Begun());
         awaitEnd();
         assertThat(row(code)).isEqualTo(before);
     }
@@ -115,7 +115,7 @@ class ReckoningTest {
     }
 
     private JsonNode progress() {
-        return nursery.viewer().get("/api/v1/reckoning").expect(200).body();
+        return nursery.viewer().get("/api/v1/recalculation").expect(200).body();
     }
 
     private String row(String code) {

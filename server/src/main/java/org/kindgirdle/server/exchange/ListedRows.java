@@ -10,7 +10,7 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** Rows that live in one list, which is kept as a whole. */
-final class ListHome<T> implements BeanTable.Home<T> {
+final class ListedRows<T> implements BeanTable.KeptRows<T> {
 
     private final Supplier<List<T>> list;
     private final Consumer<List<T>> keep;
@@ -18,16 +18,16 @@ final class ListHome<T> implements BeanTable.Home<T> {
     private final boolean whole;
     private final Map<Object, T> edited = new LinkedHashMap<>();
 
-    ListHome(Supplier<List<T>> list, Consumer<List<T>> keep, Function<T, Object> key) {
+    ListedRows(Supplier<List<T>> list, Consumer<List<T>> keep, Function<T, Object> key) {
         this(list, keep, key, true);
     }
 
     /** Rows of which only those that change are kept anew. */
-    static <T> ListHome<T> ofSome(Supplier<List<T>> list, Consumer<List<T>> keep, Function<T, Object> key) {
-        return new ListHome<>(list, keep, key, false);
+    static <T> ListedRows<T> ofSome(Supplier<List<T>> list, Consumer<List<T>> keep, Function<T, Object> key) {
+        return new ListedRows<>(list, keep, key, false);
     }
 
-    private ListHome(Supplier<List<T>> list, Consumer<List<T>> keep, Function<T, Object> key, boolean whole) {
+    private ListedRows(Supplier<List<T>> list, Consumer<List<T>> keep, Function<T, Object> key, boolean whole) {
         this.whole = whole;
         this.list = list;
         this.keep = keep;

@@ -13,11 +13,11 @@ import org.kindgirdle.core.truth.Kind;
 import org.kindgirdle.core.truth.Luck;
 
 /** The layers of one nursery, each in the hands of three growers, from the day it is set until it is released or lost. */
-final class Lives {
+final class LivedNursery {
 
     private static final int YEARS = 3;
 
-    private Lives() {}
+    private LivedNursery() {}
 
     /**
      * What came of them.

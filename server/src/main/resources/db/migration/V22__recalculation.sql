@@ -1,0 +1,1 @@
+rename table reckoning to recalculation;
