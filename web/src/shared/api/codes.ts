@@ -38,7 +38,13 @@ export const METHODS: NonNullable<Schemas['MethodView']['method']>[] = [
   'CUTTING',
 ]
 
-export const RUNGS: NonNullable<Schemas['OnLadder']['rung']>[] = ['TENT', 'SHADE', 'HALF', 'LIGHT', 'OPEN']
+export const RUNGS: NonNullable<Schemas['OnLadder']['rung']>[] = [
+  'TENT',
+  'SHADE',
+  'HALF',
+  'LIGHT',
+  'OPEN',
+]
 
 export const SIGNS: NonNullable<Schemas['Observed']['signs']> = [
   'TURGID',

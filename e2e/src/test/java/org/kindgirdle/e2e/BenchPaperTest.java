@@ -19,7 +19,7 @@ class BenchPaperTest {
     private final RunningApplication application = RunningApplication.sharedDemo();
 
     @Test
-    void theSumsOfARowGoOnWithItsNumbersAndWhatCannotBeSaysWhatToDo() {
+    void the_sums_of_a_row_go_on_with_its_numbers_and_what_cannot_be_says_what_to_do() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/bench?mother=1");
             visit.pick("Recipe", "Moss and foil");
@@ -45,7 +45,7 @@ class BenchPaperTest {
     }
 
     @Test
-    void aRowIsDrawnOneToOneAsPdf() throws IOException {
+    void a_row_is_drawn_one_to_one_as_pdf() throws IOException {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench?mother=1");
             visit.field("Diameter").fill("3/4 in");
@@ -57,7 +57,7 @@ class BenchPaperTest {
     }
 
     @Test
-    void labelsBeginWhereTheSheetIsFree() {
+    void labels_begin_where_the_sheet_is_free() {
         String code = application
                 .api("ivo")
                 .get("/api/v1/layers?limit=1")
@@ -79,7 +79,7 @@ class BenchPaperTest {
     }
 
     @Test
-    void aBatchIsPlannedItsDayHasAListAndItIsTakenToTheBenchAndSet() {
+    void a_batch_is_planned_its_day_has_a_list_and_it_is_taken_to_the_bench_and_set() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench?mother=2");
             visit.pick("Recipe", "Coir bag");
@@ -111,7 +111,7 @@ class BenchPaperTest {
     }
 
     @Test
-    void theChecklistIsThatOfTheMethodWithItsCautions() {
+    void the_checklist_is_that_of_the_method_with_its_cautions() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench");
             visit.pick("Mother", "MU-01");

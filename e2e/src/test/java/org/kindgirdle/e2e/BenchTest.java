@@ -46,7 +46,7 @@ class BenchTest {
     }
 
     @Test
-    void fortyLayersOnFourMothersAreSetWithTheKeyboardAlone() {
+    void forty_layers_on_four_mothers_are_set_with_the_keyboard_alone() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench");
             Typist typist = new Typist(visit);
@@ -94,7 +94,7 @@ class BenchTest {
     }
 
     @Test
-    void sameAgainTimesTwentyFiveTakesFewStrokes() {
+    void same_again_times_twenty_five_takes_few_strokes() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench?mother=5");
             visit.field("Diameter").fill("16");
@@ -114,7 +114,7 @@ class BenchTest {
     }
 
     @Test
-    void aSheetIsPastedAndABadRowKeepsWhatWasTypedWhileTheOthersAreReckoned() {
+    void a_sheet_is_pasted_and_a_bad_row_keeps_what_was_typed_while_the_others_are_reckoned() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench?mother=4");
             visit.context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
@@ -155,7 +155,7 @@ class BenchTest {
     }
 
     @Test
-    void aBatchWhoseAnswerIsLostGoesAgainByItselfAndIsSetOnce() {
+    void a_batch_whose_answer_is_lost_goes_again_by_itself_and_is_set_once() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench?mother=2");
             List<String> sent = new ArrayList<>();
@@ -185,7 +185,7 @@ class BenchTest {
     }
 
     @Test
-    void aTipThatIsLaidDownTakesTheLoadOffAndIsKeptWithTheLayer() {
+    void a_tip_that_is_laid_down_takes_the_load_off_and_is_kept_with_the_layer() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench");
             // no other test of this demo counts the room on it

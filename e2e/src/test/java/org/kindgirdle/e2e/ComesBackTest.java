@@ -49,7 +49,7 @@ class ComesBackTest {
     }
 
     @Test
-    void picturesThatWouldFillTheMemoryEndNobodysWork() throws Exception {
+    void pictures_that_would_fill_the_memory_end_nobodys_work() throws Exception {
         Client ivo = application.api("ivo");
         String path = "/api/v1/layers/WJY-PD/photos";
         byte[] packed = png(300, 200, 200_000_000);
@@ -77,7 +77,7 @@ class ComesBackTest {
     }
 
     @Test
-    void sixtyFiveSlowStrangersHoldUpNobody() throws IOException {
+    void sixty_five_slow_strangers_hold_up_nobody() throws IOException {
         Client ivo = application.api("ivo");
         List<Socket> strangers = new ArrayList<>();
         try {
@@ -103,7 +103,7 @@ class ComesBackTest {
     }
 
     @Test
-    void withTheDatabaseAwayAPageShowsAtOnceWhatItsDeviceKnows(@TempDir Path folder) {
+    void with_the_database_away_a_page_shows_at_once_what_its_device_knows(@TempDir Path folder) {
         try (Visit phone = Visit.keepingPhone(application, folder).signedInAs("ivo")) {
             PlaywrightAssertions.assertThat(phone.see("begin")).isVisible();
             phone.page().evaluate("() => navigator.serviceWorker.ready.then(() => true)");

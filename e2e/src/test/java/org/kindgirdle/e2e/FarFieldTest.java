@@ -45,7 +45,7 @@ class FarFieldTest {
     }
 
     @Test
-    void twentyLooksWithNoNetworkPageBrowserAndServerRestartedAndAnAnswerLostAreAllThereOnce() {
+    void twenty_looks_with_no_network_page_browser_and_server_restarted_and_an_answer_lost_are_all_there_once() {
         List<String> codes = Walker.due(application, "QU-01", 20);
         List<String> walked = new ArrayList<>();
         Visit phone = Visit.keepingPhone(application, phoneFolder).signedInAs("ivo");
@@ -133,7 +133,8 @@ class FarFieldTest {
     }
 
     @Test
-    void whatMetAnothersRecordIsShownWithBothSidesAndSigningOutWithUnsentRecordsWarns(@TempDir Path folder) {
+    void what_met_anothers_record_is_shown_with_both_sides_and_signing_out_with_unsent_records_warns(
+            @TempDir Path folder) {
         List<String> codes = Walker.due(application, "QU-02", 2);
         try (Visit phone = Visit.keepingPhone(application, folder).signedInAs("ivo")) {
             ready(phone);

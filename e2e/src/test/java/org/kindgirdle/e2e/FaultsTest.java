@@ -11,7 +11,7 @@ import org.kindgirdle.e2e.harness.Walker;
 class FaultsTest {
 
     @Test
-    void inAStormWithServerAndDatabaseKilledNothingAcknowledgedIsLostOrDoubled() {
+    void in_a_storm_with_server_and_database_killed_nothing_acknowledged_is_lost_or_doubled() {
         try (RunningApplication application = RunningApplication.demo()) {
             Storm storm = new Storm(application, Walker.due(application, "QU-01", 12), 19);
             storm.awaitMore(60);

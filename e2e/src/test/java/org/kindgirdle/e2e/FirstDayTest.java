@@ -13,7 +13,7 @@ import org.kindgirdle.e2e.harness.Visit;
 class FirstDayTest {
 
     @Test
-    void fromTheFirstOwnersLinkToTheFirstLayer() {
+    void from_the_first_owners_link_to_the_first_layer() {
         try (RunningApplication application = RunningApplication.empty();
                 Visit visit = Visit.desk(application)) {
             String link = application.firstOwnerLink();

@@ -35,7 +35,7 @@ class HouseTest {
     }
 
     @Test
-    void aChangedProfileMovesTheWordsAndTheDates() {
+    void a_changed_profile_moves_the_words_and_the_dates() {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             visit.openLayer("J34-9M");
             String dates = visit.see("dates").innerText();
@@ -56,7 +56,7 @@ class HouseTest {
     }
 
     @Test
-    void aHouseRuleShowsWhatItMovesAndMovesIt() {
+    void a_house_rule_shows_what_it_moves_and_moves_it() {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             String before = q50("FEK-64");
             visit.open("/house");
@@ -82,7 +82,7 @@ class HouseTest {
     }
 
     @Test
-    void weatherFromAFileIsLookedThroughFirstAndTakenWhole() {
+    void weather_from_a_file_is_looked_through_first_and_taken_whole() {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             visit.open("/house");
             visit.button("Take from a file").click();
@@ -120,7 +120,7 @@ class HouseTest {
     }
 
     @Test
-    void aPlaceMovedToTheWarmIsReadyEarlier() {
+    void a_place_moved_to_the_warm_is_ready_earlier() {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             String before = q50("FEK-64");
             visit.open("/house");
@@ -134,7 +134,7 @@ class HouseTest {
     }
 
     @Test
-    void aMotherIsAddedAndLayeredWithAnotherRecipe() {
+    void a_mother_is_added_and_layered_with_another_recipe() {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             visit.open("/house");
             visit.button("Add a recipe").click();
@@ -159,7 +159,7 @@ class HouseTest {
     }
 
     @Test
-    void aPersonIsAddedAndMayDoWhatTheirRoleAllows() {
+    void a_person_is_added_and_may_do_what_their_role_allows() {
         try (Visit owner = Visit.desk(application).signedInAs("maren");
                 Visit newcomer = Visit.desk(application)) {
             owner.open("/house");
@@ -220,7 +220,7 @@ class HouseTest {
     }
 
     @Test
-    void whatTheHousePaysIsTypedInAndSaysWhatLayersCost() {
+    void what_the_house_pays_is_typed_in_and_says_what_layers_cost() {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             visit.open("/house");
             visit.button("Edit the prices").click();
@@ -237,7 +237,7 @@ class HouseTest {
     }
 
     @Test
-    void aSpeciesIsAddedAndAChangedOneGoesBackToWhatWasShipped() {
+    void a_species_is_added_and_a_changed_one_goes_back_to_what_was_shipped() {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             visit.open("/house");
             // until all of it is there the page grows, and its buttons move
@@ -268,7 +268,7 @@ class HouseTest {
     }
 
     @Test
-    void anybodyGetsACalendarOfTheirOwnAtASecretAddress() {
+    void anybody_gets_a_calendar_of_their_own_at_a_secret_address() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/house");
             assertThat(visit.page().getByText("Witch hazel").last()).isVisible();
@@ -283,7 +283,7 @@ class HouseTest {
     }
 
     @Test
-    void aPassOverManyLayersShowsHowFarItIsAndThenTheNewDates() {
+    void a_pass_over_many_layers_shows_how_far_it_is_and_then_the_new_dates() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             AtomicInteger asked = new AtomicInteger();
             visit.page()

@@ -33,7 +33,7 @@ class KgCommandTest {
     private final String base = "http://127.0.0.1:" + port;
 
     @Test
-    void itStartsKeepsAndBringsBackANursery() throws IOException {
+    void it_starts_keeps_and_brings_back_a_nursery() throws IOException {
         Path data = folder.resolve("data");
         Path backup = folder.resolve("nursery.tar.gz");
         // a start is not given up while something goes on, however short the patience
@@ -84,7 +84,7 @@ class KgCommandTest {
     }
 
     @Test
-    void aKilledRunIsClearedAwayAndNothingIsLost() throws IOException {
+    void a_killed_run_is_cleared_away_and_nothing_is_lost() throws IOException {
         Path data = folder.resolve("data");
         try (Kg kg = new Kg(data, port)) {
             Client owner = owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
@@ -110,7 +110,7 @@ class KgCommandTest {
     }
 
     @Test
-    void aBackupThatIsTakenWhileRecordsAreWrittenIsOneMomentOfTheNursery() throws Exception {
+    void a_backup_that_is_taken_while_records_are_written_is_one_moment_of_the_nursery() throws Exception {
         Path backup = folder.resolve("busy.tar.gz");
         try (Kg kg = new Kg(folder.resolve("data"), port)) {
             Client owner = owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
@@ -207,7 +207,7 @@ class KgCommandTest {
     }
 
     @Test
-    void whatStandsInTheWayIsSaid() throws IOException {
+    void what_stands_in_the_way_is_said() throws IOException {
         try (ServerSocket busy = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             Kg.Outcome outcome = new Kg(folder.resolve("data"), busy.getLocalPort()).run("start");
             assertThat(outcome.code()).isNotZero();
@@ -228,7 +228,7 @@ class KgCommandTest {
     }
 
     @Test
-    void whatEndsIsStartedAgainAndSaidUntilItIs() throws Exception {
+    void what_ends_is_started_again_and_said_until_it_is() throws Exception {
         Path data = folder.resolve("data");
         try (Kg kg = new Kg(data, port)) {
             Client owner = owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
@@ -264,7 +264,7 @@ class KgCommandTest {
 
     /** What is counted of the work that goes on can begin anew: a process that is started again, a log put away. */
     @Test
-    void aStartIsNotGivenUpWhileWorkThatIsCountedAnewGoesOn() throws IOException {
+    void a_start_is_not_given_up_while_work_that_is_counted_anew_goes_on() throws IOException {
         try (Kg kg = new Kg(folder.resolve("data"), port)) {
             String script = """
                     set -eu
@@ -297,7 +297,7 @@ class KgCommandTest {
     }
 
     @Test
-    void aNewVersionIsTakenWithABackupAndTheOneBeforeComesBackWhenItFails() throws IOException {
+    void a_new_version_is_taken_with_a_backup_and_the_one_before_comes_back_when_it_fails() throws IOException {
         Path data = folder.resolve("data");
         try (Kg kg = new Kg(data, port)) {
             Client owner = owner(kg.run("start").expectSuccess().find("first-owner\\?token=(\\S+)"));
@@ -343,7 +343,7 @@ class KgCommandTest {
     }
 
     @Test
-    void unitsForSystemdAreWrittenAndADemoBesideANurserySignsNobodyOut() throws IOException {
+    void units_for_systemd_are_written_and_a_demo_beside_a_nursery_signs_nobody_out() throws IOException {
         try (Kg kg = new Kg(folder.resolve("data"), port)) {
             kg.run("install", "--to", folder.resolve("units").toString()).expectSuccess();
             assertThat(Files.readString(folder.resolve("units/kind-girdle.service")))
@@ -361,7 +361,7 @@ class KgCommandTest {
     }
 
     @Test
-    void aDatabaseThatIsThereAlreadyIsUsed() {
+    void a_database_that_is_there_already_is_used() {
         try (MariaDbServer database = MariaDbServer.start();
                 Kg kg = new Kg(folder.resolve("data"), port)
                         .with("KG_DB_URL", database.url())

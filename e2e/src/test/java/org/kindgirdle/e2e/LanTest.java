@@ -35,7 +35,7 @@ class LanTest {
     private final int trustPort = MariaDbServer.freePort();
 
     @Test
-    void aPhoneLearnsToTrustTheNurseryAndThenReachesItOverTls() throws Exception {
+    void a_phone_learns_to_trust_the_nursery_and_then_reaches_it_over_tls() throws Exception {
         try (Kg kg = new Kg(folder.resolve("data"), port)
                 .with("KG_TRUST_PORT", Integer.toString(trustPort))
                 .with("KG_PUBLIC_ADDRESS", "https://localhost:" + port)) {

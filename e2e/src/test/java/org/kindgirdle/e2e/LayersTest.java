@@ -27,7 +27,7 @@ class LayersTest {
     private final RunningApplication application = RunningApplication.sharedDemo();
 
     @Test
-    void theListIsNarrowedTheFilterKeptAndAllThatFitAreTicked() {
+    void the_list_is_narrowed_the_filter_kept_and_all_that_fit_are_ticked() {
         List<String> codes = Walker.due(application, "QU-01", 4);
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.openLayer(codes.get(0));
@@ -64,7 +64,7 @@ class LayersTest {
     }
 
     @Test
-    void aLookIsPutRightAndWhatItTaughtIsDrawnAnew() {
+    void a_look_is_put_right_and_what_it_taught_is_drawn_anew() {
         String code = Walker.due(application, "QU-01", 1).get(0);
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.openLayer(code);
@@ -86,7 +86,7 @@ class LayersTest {
     }
 
     @Test
-    void aPhotoGoesWithALookAndStandsOnThePage() throws IOException {
+    void a_photo_goes_with_a_look_and_stands_on_the_page() throws IOException {
         String code = Walker.due(application, "QU-01", 1).get(0);
         try (Visit visit = Visit.touchPhone(application).signedInAs("ivo")) {
             visit.open("/?at=" + code);

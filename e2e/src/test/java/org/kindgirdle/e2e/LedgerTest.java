@@ -38,7 +38,7 @@ class LedgerTest {
 
     @Test
     @Order(1)
-    void everyFigureOpensTheLayersBehindIt() {
+    void every_figure_opens_the_layers_behind_it() {
         visit.open("/ledger");
         assertThat(visit.see("answer")).containsText("rooted;");
         assertThat(visit.axe()).isEmpty();
@@ -58,7 +58,7 @@ class LedgerTest {
 
     @Test
     @Order(2)
-    void twoLieSideBySideAndSmallNumbersAreSaidToBeSmall() {
+    void two_lie_side_by_side_and_small_numbers_are_said_to_be_small() {
         visit.open("/ledger?by=WOUND");
         line("RING_SCRAPED").locator("input").check();
         line("RING_UNSCRAPED").locator("input").check();
@@ -75,7 +75,7 @@ class LedgerTest {
 
     @Test
     @Order(3)
-    void theTrialWithADifferenceIsFoundAndTheOneWithoutIsNot() {
+    void the_trial_with_a_difference_is_found_and_the_one_without_is_not() {
         visit.open("/bench/trials/1");
         assertThat(visit.see("trial-verdict")).containsText("Moss and foil did better");
         assertThat(visit.axe()).isEmpty();
@@ -97,7 +97,7 @@ class LedgerTest {
 
     @Test
     @Order(4)
-    void theDatesOfTheFinishedSeasonsHeldAsOftenAsTheyPromised() {
+    void the_dates_of_the_finished_seasons_held_as_often_as_they_promised() {
         for (String year : new String[] {"2024", "2025"}) {
             JsonNode all = application
                     .api("pell")
@@ -124,7 +124,7 @@ class LedgerTest {
 
     @Test
     @Order(5)
-    void whatWasLearnedMovesTheDatesWhenItIsSettledAndGoesBack() {
+    void what_was_learned_moves_the_dates_when_it_is_settled_and_goes_back() {
         visit.open("/ledger/times?species=CYDOBL");
         assertThat(visit.see("answer")).containsText("longer than its profile says, by");
         assertThat(visit.see("ready-curve")).isVisible();

@@ -42,7 +42,7 @@ class LifeOfALayerTest {
 
     @Test
     @Order(1)
-    void threeLayersAreSetAtTheBench() {
+    void three_layers_are_set_at_the_bench() {
         visit.open("/bench");
         visit.pick("Mother", "FJ-01");
         visit.pick("Recipe", "Moss and foil");
@@ -68,7 +68,7 @@ class LifeOfALayerTest {
 
     @Test
     @Order(2)
-    void looksAreRecordedUntilTheNextStepChanges() {
+    void looks_are_recorded_until_the_next_step_changes() {
         visit.openLayer(first());
         String before = advice().innerText();
         visit.later("2026-08-07");
@@ -97,7 +97,7 @@ class LifeOfALayerTest {
     /** On 18 September, nine weeks after the last good day. */
     @Test
     @Order(3)
-    void aStartThatIsTooLateIsSaidWithItsChanceAndTheLastGoodDayAndWantsAReasonThatStays() {
+    void a_start_that_is_too_late_is_said_with_its_chance_and_the_last_good_day_and_wants_a_reason_that_stays() {
         visit.open("/bench");
         visit.pick("Mother", "QU-02");
         visit.field("Diameter").fill("15");
@@ -137,7 +137,7 @@ class LifeOfALayerTest {
 
     @Test
     @Order(4)
-    void aRecordIsTakenBackAndStaysToBeSeen() {
+    void a_record_is_taken_back_and_stays_to_be_seen() {
         visit.openLayer(first());
         visit.button("Take back: Look, 18 September").click();
         assertThat(visit.see("toast")).containsText("Taken back");
@@ -157,7 +157,7 @@ class LifeOfALayerTest {
 
     @Test
     @Order(5)
-    void itIsSeveredPottedAndMovedUpTheLadder() {
+    void it_is_severed_potted_and_moved_up_the_ladder() {
         visit.openLayer(first());
         visit.radio("Filled").click();
         for (Locator sector : visit.page().locator("[data-sector]").all()) {
@@ -204,7 +204,7 @@ class LifeOfALayerTest {
 
     @Test
     @Order(6)
-    void itIsReleasedAndNothingIsLeftToDo() {
+    void it_is_released_and_nothing_is_left_to_do() {
         visit.later("2027-05-14");
         visit.openLayer(first());
         visit.button("New growth").click();
@@ -226,7 +226,7 @@ class LifeOfALayerTest {
 
     @Test
     @Order(6)
-    void leavesThatAreOutAreSaidOnTheWalkAndCanBeTakenBackInHouse() {
+    void leaves_that_are_out_are_said_on_the_walk_and_can_be_taken_back_in_house() {
         visit.later("2027-05-14");
         visit.open("/");
         Locator asked = visit.see("leaves").getByRole(AriaRole.BUTTON);
@@ -259,7 +259,7 @@ class LifeOfALayerTest {
 
     @Test
     @Order(7)
-    void everyOtherWorkCanBeRecordedAndALossHasItsCause() {
+    void every_other_work_can_be_recorded_and_a_loss_has_its_cause() {
         visit.openLayer(codes.get(1));
         visit.button("Top up").click();
         visit.field("Water").fill("4 fl oz");
@@ -289,7 +289,7 @@ class LifeOfALayerTest {
 
     @Test
     @Order(8)
-    void everythingIsThereAfterARestart() {
+    void everything_is_there_after_a_restart() {
         List<JsonNode> before = codes.stream().map(this::layer).toList();
         application.stop();
         application.start();

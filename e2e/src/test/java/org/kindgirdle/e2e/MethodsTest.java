@@ -24,7 +24,7 @@ class MethodsTest {
             Sucker      | QU-01 | Peel the ring of bark off | Cover it: foil | of medium
             Foil start  | MD-01 | Leave two leafy nodes free | Wrap foil close round the bare stretch | foil only
             """)
-    void aRecipeOfAnotherMethodIsMadeSetAndLookedAt(
+    void a_recipe_of_another_method_is_made_set_and_looked_at(
             String method, String mother, String earlier, String then, String takes) {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             String name = "Tried: " + method.toLowerCase();

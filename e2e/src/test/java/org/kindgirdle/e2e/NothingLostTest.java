@@ -39,7 +39,7 @@ class NothingLostTest {
     }
 
     @Test
-    void aRecordOutlivesTheServerKilledRightAfterIt() {
+    void a_record_outlives_the_server_killed_right_after_it() {
         int before = recordsOf("95A-4C");
         visit.openLayer("95A-4C");
         visit.radio("Callus").click();
@@ -54,7 +54,7 @@ class NothingLostTest {
     }
 
     @Test
-    void aRecordOutlivesTheDatabaseKilledRightAfterIt() {
+    void a_record_outlives_the_database_killed_right_after_it() {
         int before = recordsOf("T5N-P3");
         visit.openLayer("T5N-P3");
         visit.radio("Callus").click();
@@ -79,7 +79,7 @@ class NothingLostTest {
     }
 
     @Test
-    void aRecordWhoseAnswerWasLostIsWrittenOnce() {
+    void a_record_whose_answer_was_lost_is_written_once() {
         int before = recordsOf("N4X-F9");
         List<String> commands = new ArrayList<>();
         visit.openLayer("N4X-F9");
@@ -110,7 +110,7 @@ class NothingLostTest {
     }
 
     @Test
-    void whatIsTypedStaysWithNoNetwork() {
+    void what_is_typed_stays_with_no_network() {
         visit.open("/bench");
         visit.pick("Mother", "MU-01");
         visit.pick("Recipe", "Moss and foil");
@@ -133,7 +133,7 @@ class NothingLostTest {
     }
 
     @Test
-    void twoTabsKeepABatchEachAndBothAreSet() {
+    void two_tabs_keep_a_batch_each_and_both_are_set() {
         try (Visit one = Visit.desk(application).signedInAs("ivo")) {
             Page other = one.context().newPage();
             one.context().route(BATCHES, Route::abort);
@@ -159,7 +159,7 @@ class NothingLostTest {
     }
 
     @Test
-    void aBatchThatAnOlderPageKeptIsSetOnce() {
+    void a_batch_that_an_older_page_kept_is_set_once() {
         try (Visit old = Visit.desk(application).signedInAs("ivo")) {
             long before = layersOn("QU-02");
             old.page().evaluate("""
@@ -189,7 +189,7 @@ class NothingLostTest {
     }
 
     @Test
-    void twoEditsOfTheSameMotherShowBothSides() {
+    void two_edits_of_the_same_mother_show_both_sides() {
         try (Visit other = Visit.desk(application).signedInAs("maren")) {
             for (Visit one : List.of(visit, other)) {
                 one.open("/stock");

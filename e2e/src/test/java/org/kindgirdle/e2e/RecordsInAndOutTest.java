@@ -61,7 +61,7 @@ class RecordsInAndOutTest {
     }
 
     @Test
-    void anOldBookIsReadAsItsColumnsAreCalledAndTakenInOnce() {
+    void an_old_book_is_read_as_its_columns_are_called_and_taken_in_once() {
         choose(visit, "book.csv", "text/csv", BOOK.getBytes(Charset.forName("windows-1252")));
         assertThat(visit.see("import-outcome")).containsText("Say below where Recipe comes from");
         assertThat(visit.page().getByLabel("How Set on is written")).hasValue("DAY_MONTH_YEAR");
@@ -96,7 +96,7 @@ class RecordsInAndOutTest {
     }
 
     @Test
-    void mothersThatAnOldBookNamesAreMadeWithItsLayers() {
+    void mothers_that_an_old_book_names_are_made_with_its_layers() {
         String book = """
                 Tag,Tree,Kind,Bed,Date,Diam mm
                 21,Gate,Quince,Long field,2023-05-02,14
@@ -127,7 +127,7 @@ class RecordsInAndOutTest {
     }
 
     @Test
-    void theWholeNurseryMovesIntoAnEmptyOne() {
+    void the_whole_nursery_moves_into_an_empty_one() {
         byte[] file =
                 application.api("maren").get("/api/v1/nursery-file").expect(200).bytes();
         try (RunningApplication empty = RunningApplication.empty()) {

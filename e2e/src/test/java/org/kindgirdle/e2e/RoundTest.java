@@ -40,7 +40,7 @@ class RoundTest {
     }
 
     @Test
-    void twentyLayersAreWalkedWithFourTapsALook() {
+    void twenty_layers_are_walked_with_four_taps_a_look() {
         List<String> codes = Walker.due(application, "QU-01", 20);
         try (Visit phone = Visit.touchPhone(application).signedInAs("ivo")) {
             Walker walker = new Walker(phone);
@@ -63,7 +63,7 @@ class RoundTest {
     }
 
     @Test
-    void theDemosTroublesComeUpWithWhatIsToBeDone() {
+    void the_demos_troubles_come_up_with_what_is_to_be_done() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/");
             Locator walk = visit.see("place");
@@ -89,7 +89,7 @@ class RoundTest {
             QU-01 | Prop       | prop
             QU-01 | Move back  | drooped on
             """)
-    void everyTroubleOfTheDemoIsOnAWalkWithItsReason(String mother, String label, String said) {
+    void every_trouble_of_the_demo_is_on_a_walk_with_its_reason(String mother, String label, String said) {
         Client pell = application.api("pell");
         JsonNode today = pell.get("/api/v1/round").body();
         List<JsonNode> jobs = new ArrayList<>(jobs(today));
@@ -114,7 +114,7 @@ class RoundTest {
     }
 
     @Test
-    void whatWasSetTooLateSaysSoThoughThereIsNothingToDoYet() {
+    void what_was_set_too_late_says_so_though_there_is_nothing_to_do_yet() {
         String code = application
                 .api("pell")
                 .get("/api/v1/layers?q=MD-01")
@@ -143,7 +143,7 @@ class RoundTest {
     }
 
     @Test
-    void whatIsPutOffComesBackOnItsDayAndAnotherCanBeDoneThoughItIsNotDue() {
+    void what_is_put_off_comes_back_on_its_day_and_another_can_be_done_though_it_is_not_due() {
         String code = Walker.due(application, "QU-02", 1).get(0);
         try (Visit phone = Visit.touchPhone(application).signedInAs("maren")) {
             phone.see("job").filter(with(code)).tap();
@@ -172,7 +172,7 @@ class RoundTest {
     }
 
     @Test
-    void allAtOnePlaceAreToppedUpAtOnce() {
+    void all_at_one_place_are_topped_up_at_once() {
         List<String> codes = Walker.due(application, "MU-01", 3);
         codes.forEach(code -> application
                 .api("ivo")
@@ -204,7 +204,7 @@ class RoundTest {
     }
 
     @Test
-    void twoPeopleOnOneRoundSeeEachOtherAndBothLooksAreKept() {
+    void two_people_on_one_round_see_each_other_and_both_looks_are_kept() {
         List<String> codes = Walker.due(application, "QU-02", 2);
         try (Visit maren = Visit.touchPhone(application).signedInAs("maren");
                 Visit ivo = Visit.touchPhone(application).signedInAs("ivo")) {

@@ -21,7 +21,7 @@ class ScanTest {
     private Path folder;
 
     @Test
-    void theLabelOfALayerBeforeTheCameraChoosesItsMother() {
+    void the_label_of_a_layer_before_the_camera_chooses_its_mother() {
         JsonNode layer = layer();
         Path film = Film.of(
                 folder.resolve("label.y4m"),
@@ -36,7 +36,7 @@ class ScanTest {
     }
 
     @Test
-    void aTypedCodeDoesTheSameAndASlipInItIsCaught() {
+    void a_typed_code_does_the_same_and_a_slip_in_it_is_caught() {
         JsonNode layer = layer();
         String code = layer.path("code").asString();
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {

@@ -33,7 +33,7 @@ class SeasonTest {
     }
 
     @Test
-    void aStartDateIsMovedByKeyAndByTypingAndEverythingMovesWithIt() {
+    void a_start_date_is_moved_by_key_and_by_typing_and_everything_moves_with_it() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/season");
             visit.page().locator("[data-species=CYDOBL]").click();
@@ -64,7 +64,7 @@ class SeasonTest {
     }
 
     @Test
-    void theStripReadsAsATableAndTheAddressBringsItBack() {
+    void the_strip_reads_as_a_table_and_the_address_brings_it_back() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/season?year=1&school=DORMANT&species=MESGER");
             visit.button("Read it as a table").click();
@@ -81,7 +81,7 @@ class SeasonTest {
     }
 
     @Test
-    void sitesTypedInByHandHaveTheWindowsThatTheirGrowersKnow() {
+    void sites_typed_in_by_hand_have_the_windows_that_their_growers_know() {
         try (Visit visit = Visit.desk(application).signedInAs("maren")) {
             Site tropical =
                     new Site("10", "20 21 22 24 24 24 23 23 23 23 22 21", "29 30 31 32 32 30 30 30 30 30 29 29");
@@ -103,7 +103,7 @@ class SeasonTest {
     }
 
     @Test
-    void plantsWantedBecomeLayersWithTheirReasonsAndTheirWork() {
+    void plants_wanted_become_layers_with_their_reasons_and_their_work() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/season?species=PARPER");
             visit.field("Plants wanted").fill("30");
@@ -124,7 +124,7 @@ class SeasonTest {
     }
 
     @Test
-    void whatIsWantedIsKeptAsATargetAndFollowsWhatIsSet() {
+    void what_is_wanted_is_kept_as_a_target_and_follows_what_is_set() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/season?species=MESGER");
             assertThat(visit.see("target").first()).containsText("Loquats for the glasshouse");

@@ -72,7 +72,7 @@ class ShedTest {
 
     @Test
     @Order(1)
-    void whatDroopsIsSteppedBackWithAQuarterOfItsLeafOffAndTheOthersWait() {
+    void what_droops_is_stepped_back_with_a_quarter_of_its_leaf_off_and_the_others_wait() {
         visit.open("/shed/ladder");
         assertThat(visit.see("ladder-sum")).containsText("1 must step back");
         Locator droops = visit.see("on-ladder").filter(with("droops")).first();
@@ -110,7 +110,7 @@ class ShedTest {
 
     @Test
     @Order(2)
-    void leavesAreTakenOffOneByOneAndATentCarriesMoreThanTheOpen() {
+    void leaves_are_taken_off_one_by_one_and_a_tent_carries_more_than_the_open() {
         visit.open("/shed");
         assertThat(visit.see("shed-sum")).containsText("to be cut");
         // a full ball is seen before it is read
@@ -147,7 +147,7 @@ class ShedTest {
 
     @Test
     @Order(3)
-    void aCutIsPlannedOntoADayAndStandsInItsRound() {
+    void a_cut_is_planned_onto_a_day_and_stands_in_its_round() {
         visit.open("/shed");
         Locator thursday = card(ripe).locator("[data-day='2026-07-16']");
         thursday.click();
@@ -167,7 +167,7 @@ class ShedTest {
 
     @Test
     @Order(4)
-    void aHotWeekAndACoolOneGiveOtherDaysAndOtherLeaves() {
+    void a_hot_week_and_a_cool_one_give_other_days_and_other_leaves() {
         visit.open("/layers/" + ripe + "?do=SEVERED");
         visit.field("Leaves on it").fill("300");
         assertThat(visit.see("leaf-instruction")).containsText("300 on");
@@ -186,7 +186,7 @@ class ShedTest {
 
     @Test
     @Order(5)
-    void lateInTheSeasonTheAdviceTurnsWithItsDate() {
+    void late_in_the_season_the_advice_turns_with_its_date() {
         visit.later(LATE);
         visit.open("/shed");
         Locator card = card(outside);
@@ -200,7 +200,7 @@ class ShedTest {
 
     @Test
     @Order(6)
-    void aDormantOneNeedsNoLeafTakenAndIsPottedForTheWinter() {
+    void a_dormant_one_needs_no_leaf_taken_and_is_potted_for_the_winter() {
         visit.later(WINTER);
         visit.open("/layers/" + outside + "?do=SEVERED");
         assertThat(visit.see("leaf-instruction")).hasText("No leaves on it: nothing to take off.");
@@ -223,7 +223,7 @@ class ShedTest {
 
     @Test
     @Order(7)
-    void aPlantThatFailsTheTestGoesOnlyWithAReasonAndHasItsPapers() {
+    void a_plant_that_fails_the_test_goes_only_with_a_reason_and_has_its_papers() {
         visit.open("/layers/" + outside);
         assertThat(visit.see("release-test")).containsText("It does not stand in the open yet.");
         visit.tap("release");
@@ -240,7 +240,7 @@ class ShedTest {
 
     @Test
     @Order(8)
-    void threeGenerationsOfMothersStandInOneLine() {
+    void three_generations_of_mothers_stand_in_one_line() {
         raised("QU-02", "QU-21");
         long granddaughter = raised("QU-21", "QU-22");
         visit.open("/stock/" + granddaughter);

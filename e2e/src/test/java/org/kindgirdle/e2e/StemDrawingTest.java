@@ -19,7 +19,7 @@ class StemDrawingTest {
     private final RunningApplication application = RunningApplication.sharedDemo();
 
     @Test
-    void thePartsAreInTheRatioOfTheCoresMillimetres() {
+    void the_parts_are_in_the_ratio_of_the_cores_millimetres() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             for (String code : new String[] {"WJY-PD", "T5N-P3", "D73-D5"}) {
                 visit.openLayer(code);
@@ -50,7 +50,7 @@ class StemDrawingTest {
     }
 
     @Test
-    void unitsAreReadAndWrittenAsTheUserChose() {
+    void units_are_read_and_written_as_the_user_chose() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.openLayer("WJY-PD");
             double ring = application
@@ -79,7 +79,7 @@ class StemDrawingTest {
     }
 
     @Test
-    void theBenchTakesEitherUnitAndRefusesWhatIsNoDiameter() {
+    void the_bench_takes_either_unit_and_refuses_what_is_no_diameter() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench");
             visit.pick("Mother", "MD-01");

@@ -18,7 +18,7 @@ class StockTest {
     private final RunningApplication application = RunningApplication.sharedDemo();
 
     @Test
-    void aMotherIsFoundAndSaysWhatItCanStillCarryAndWhy() {
+    void a_mother_is_found_and_says_what_it_can_still_carry_and_why() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/stock");
             assertThat(visit.see("stock-room"))
@@ -36,7 +36,7 @@ class StockTest {
     }
 
     @Test
-    void aLimbIsAddedWeighedAndLayeredWithEveryPlaceFilledIn() {
+    void a_limb_is_added_weighed_and_layered_with_every_place_filled_in() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/stock/4");
             assertThat(visit.heading("MD-01")).isVisible();
@@ -83,7 +83,7 @@ class StockTest {
     }
 
     @Test
-    void aRingThatLeavesNoShootBelowIsWarnedOfOrRefusedBeforeItIsSaved() {
+    void a_ring_that_leaves_no_shoot_below_is_warned_of_or_refused_before_it_is_saved() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench?mother=7");
             visit.field("Diameter").fill("15");
@@ -98,7 +98,7 @@ class StockTest {
     }
 
     @Test
-    void aMotherIsRelabelledRetiredAndUsedAgainAndKeepsItsHistory() {
+    void a_mother_is_relabelled_retired_and_used_again_and_keeps_its_history() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/stock/12");
             visit.tap("relabel");
@@ -132,7 +132,7 @@ class StockTest {
     }
 
     @Test
-    void twoTagsOnOnePlantBecomeOneMother() {
+    void two_tags_on_one_plant_become_one_mother() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/stock/8");
             assertThat(visit.heading("FJ-01")).isVisible();

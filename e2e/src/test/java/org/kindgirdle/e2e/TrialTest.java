@@ -12,7 +12,7 @@ class TrialTest {
     private final RunningApplication application = RunningApplication.sharedDemo();
 
     @Test
-    void aTrialIsBegunDealtAndSet() {
+    void a_trial_is_begun_dealt_and_set() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/bench/trials");
             visit.tap("begin-trial");

@@ -57,7 +57,7 @@ class ViewsTest {
         "/house, House",
         "/house/records, Records in and out",
     })
-    void aViewIsSoundAtADeskAndOnAPhone(String path, String title) {
+    void a_view_is_sound_at_a_desk_and_on_a_phone(String path, String title) {
         for (Visit visit : List.of(desk, phone)) {
             visit.open(path);
             assertThat(visit.heading(title)).isVisible();
@@ -72,7 +72,7 @@ class ViewsTest {
     }
 
     @Test
-    void openFormsAreSoundToo() {
+    void open_forms_are_sound_too() {
         desk.open("/house");
         for (String button : new String[] {
             "Add a place", "Add a recipe", "Edit quince", "Add a species", "Edit the prices", "Edit the supplies"
@@ -129,7 +129,7 @@ class ViewsTest {
     }
 
     @Test
-    void theDoorIsSoundAndKeepsWhatWasTyped() {
+    void the_door_is_sound_and_keeps_what_was_typed() {
         try (Visit visit = Visit.desk(application)) {
             visit.open("/layers/WJY-PD");
             assertThat(visit.button("Sign in")).isVisible();
@@ -147,7 +147,7 @@ class ViewsTest {
     }
 
     @Test
-    void thePolicyAllowsNoScriptBesideTheShippedOnes() {
+    void the_policy_allows_no_script_beside_the_shipped_ones() {
         try (Visit visit = Visit.desk(application)) {
             Response response = visit.page().navigate(application.base() + "/");
             String policy = response.headerValue("content-security-policy");
@@ -168,7 +168,7 @@ class ViewsTest {
     }
 
     @Test
-    void aViewerLooksOnOnly() {
+    void a_viewer_looks_on_only() {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.openLayer("WJY-PD");
             assertThat(visit.see("advice")).isVisible();
@@ -181,7 +181,7 @@ class ViewsTest {
     }
 
     @Test
-    void aLayerThatIsNotThereSaysSo() {
+    void a_layer_that_is_not_there_says_so() {
         try (Visit visit = Visit.desk(application).signedInAs("ivo")) {
             visit.open("/layers/ZZZ-ZZ");
             assertThat(visit.page().getByRole(AriaRole.ALERT)).containsText("ZZZ-ZZ");
@@ -191,7 +191,7 @@ class ViewsTest {
 
     /** On a phone with keys: whatever they reach is seen whole, or as much of it as the screen holds. */
     @Test
-    void whatTheKeysReachDoesNotStopBehindTheBar() {
+    void what_the_keys_reach_does_not_stop_behind_the_bar() {
         phone.open("/layers/CYT-4Y");
         assertThat(phone.page().getByRole(AriaRole.RADIO).first()).isVisible();
         List<Object> hidden = new ArrayList<>();

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.climate;
 
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -20,6 +21,7 @@ public record BallWarmth(DayTemperatures air, Sun sun, double peakC) {
 
     private static final double MAX_PEAK_C = 30;
 
+    /** @throws OutOfRangeException if peakC is outside 0 to 30 */
     public BallWarmth {
         Require.within("peakC", peakC, 0, MAX_PEAK_C);
     }

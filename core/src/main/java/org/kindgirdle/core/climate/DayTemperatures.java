@@ -2,6 +2,7 @@ package org.kindgirdle.core.climate;
 
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -17,6 +18,7 @@ public record DayTemperatures(double minC, double maxC) {
 
     private static final Rule ARID_DEW = Rule.of("climate.arid-dew");
 
+    /** @throws OutOfRangeException if minimum is outside -70 to 60 or maximum is outside minC to 60 */
     public DayTemperatures {
         Require.within("minimum", minC, -70, 60);
         Require.within("maximum", maxC, minC, 60);
@@ -27,7 +29,11 @@ public record DayTemperatures(double minC, double maxC) {
         return (minC + maxC) / 2;
     }
 
-    /** The same mean with a share of the swing round it, 0 to 1. */
+    /**
+     * The same mean with a share of the swing round it, 0 to 1.
+     *
+     * @throws OutOfRangeException if share of the swing is outside 0 to 1
+     */
     public DayTemperatures swinging(double share) {
         Require.within("share of the swing", share, 0, 1);
         double half = share * (maxC - minC) / 2;
@@ -42,6 +48,8 @@ public record DayTemperatures(double minC, double maxC) {
     /**
      * The air's vapour pressure deficit, kPa, when its dew point lies {@code dewDepressionC} below the minimum (0, or
      * 2 on an arid site). Source: FAO-56, equations 11, 12 and 48.
+     *
+     * @throws OutOfRangeException if dew depression is outside 0 to 10
      */
     public double vpdKpa(double dewDepressionC) {
         Require.within("dew depression", dewDepressionC, 0, 10);

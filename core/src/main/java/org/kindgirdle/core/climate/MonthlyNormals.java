@@ -2,6 +2,7 @@ package org.kindgirdle.core.climate;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -16,6 +17,10 @@ public record MonthlyNormals(List<Double> minC, List<Double> maxC) {
     private static final double[] MID_MONTH = {15.5, 45, 74.5, 105, 135.5, 166, 196.5, 227.5, 258, 288.5, 319, 349.5};
     private static final double DAYS_OF_YEAR = 365;
 
+    /**
+     * @throws OutOfRangeException if a minimum is outside -70 to 60, or a maximum below its minimum or above 60
+     * @throws IllegalArgumentException if there are not twelve of each
+     */
     public MonthlyNormals {
         minC = List.copyOf(minC);
         maxC = List.copyOf(maxC);

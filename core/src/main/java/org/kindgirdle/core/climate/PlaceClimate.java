@@ -8,6 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -51,6 +52,7 @@ public final class PlaceClimate {
      * @param known measured and forecast days, shifted like the normals
      * @param dewDepressionC how far the dew point lies below the night's minimum, 0 to 10 C; 0 but on an arid site
      * @param windMs the wind of measured and forecast days where it is known, 0 to 80 m/s
+     * @throws OutOfRangeException if a value is outside the range that is given for it
      */
     public PlaceClimate(
             double latitude,
@@ -131,7 +133,11 @@ public final class PlaceClimate {
         return actual != null ? actual : normalOn(day.getDayOfYear());
     }
 
-    /** The normal of a day of the year, 1 to 366. */
+    /**
+     * The normal of a day of the year, 1 to 366.
+     *
+     * @throws OutOfRangeException if day of the year is outside 1 to 366
+     */
     public DayTemperatures normalOn(int dayOfYear) {
         Require.within("day of the year", dayOfYear, 1, DAYS_OF_YEAR);
         return normalDays[dayOfYear];

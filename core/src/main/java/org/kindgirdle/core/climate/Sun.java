@@ -1,5 +1,6 @@
 package org.kindgirdle.core.climate;
 
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -14,7 +15,10 @@ public record Sun(double radiationMjM2, double dayLengthH) {
     /** The solar constant, MJ a square metre a minute. */
     private static final double SOLAR_CONSTANT = 0.0820;
 
-    /** @param latitude degrees, south negative, from -90 to 90 */
+    /**
+     * @param latitude degrees, south negative, from -90 to 90
+     * @throws OutOfRangeException if latitude is outside -90 to 90 or day of the year is outside 1 to 366
+     */
     public static Sun over(double latitude, int dayOfYear) {
         double phi = Math.toRadians(Require.within("latitude", latitude, -90, 90));
         double year = 2 * Math.PI * Require.within("day of the year", dayOfYear, 1, 366) / 365;

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.growth;
 
 import org.kindgirdle.core.climate.BallWarmth;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -12,6 +13,10 @@ import org.kindgirdle.core.units.Require;
  */
 public record CardinalTemperatures(double baseC, double optimumC, double ceilingC) {
 
+    /**
+     * @throws OutOfRangeException if baseC is outside -20 to 40
+     * @throws IllegalArgumentException if they are not in order
+     */
     public CardinalTemperatures {
         Require.within("baseC", baseC, -20, 40);
         if (!(optimumC > baseC && ceilingC > optimumC && ceilingC <= 60)) {
@@ -26,6 +31,7 @@ public record CardinalTemperatures(double baseC, double optimumC, double ceiling
      * Botany 84 (1999) 607-614, with a base temperature.
      *
      * @param tC -100 to 100 C
+     * @throws OutOfRangeException if tC is outside -100 to 100
      */
     public double rateAt(double tC) {
         Require.within("tC", tC, -100, 100);

@@ -2,6 +2,7 @@ package org.kindgirdle.core.growth;
 
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -17,6 +18,7 @@ public record LookNoise(double layerSpread, double eyeSpread, double slip) {
     private static final Rule EYE_SPREAD = Rule.of("look.eye-spread");
     private static final Rule SLIP = Rule.of("look.slip");
 
+    /** @throws OutOfRangeException if layer spread is outside 0 to 1, eye spread is outside 0 to 1 or slip is outside 0 to .5 */
     public LookNoise {
         Require.positive("layer spread", layerSpread);
         Require.within("layer spread", layerSpread, 0, 1);

@@ -3,6 +3,7 @@ package org.kindgirdle.core.growth;
 import java.util.function.ToDoubleFunction;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /** How far the roots have come. */
@@ -63,6 +64,7 @@ public enum RootStage {
      * The stage of a layer that has had this share of its time.
      *
      * @param share 0 to 1e6
+     * @throws OutOfRangeException if share is outside 0 to 1e6
      */
     public static RootStage at(HouseRules rules, double share) {
         Require.within("share", share, 0, MAX_SHARE);

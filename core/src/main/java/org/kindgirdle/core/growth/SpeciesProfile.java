@@ -5,6 +5,8 @@ import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.set.Difficulty;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -68,6 +70,10 @@ public record SpeciesProfile(
         return LATEX.matcher(hazards).find();
     }
 
+    /**
+     * @throws OutOfRangeException if a value is outside the range that is given for it
+     * @throws MissingValueException if there is no code, botanical, common, difficulty, cardinals, habit, ownRoots, regulated, hazards or note
+     */
     public SpeciesProfile {
         Require.present("code", code);
         Require.present("botanical", botanical);

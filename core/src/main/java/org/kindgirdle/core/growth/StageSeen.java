@@ -1,5 +1,7 @@
 package org.kindgirdle.core.growth;
 
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -12,6 +14,10 @@ public record StageSeen(RootStage stage, double thermalDays) {
 
     private static final double MAX_THERMAL_DAYS = 1e6;
 
+    /**
+     * @throws OutOfRangeException if thermalDays is outside 0 to 1e6
+     * @throws MissingValueException if there is no stage
+     */
     public StageSeen {
         Require.present("stage", stage);
         Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);

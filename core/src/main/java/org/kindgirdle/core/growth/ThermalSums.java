@@ -11,6 +11,7 @@ import org.kindgirdle.core.climate.Exposure;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -126,6 +127,7 @@ public final class ThermalSums {
      * horizon.
      *
      * @param thermalDays 0 to 1e9
+     * @throws OutOfRangeException if thermalDays is outside 0 to 1e9
      */
     public Optional<LocalDate> firstDayReaching(LocalDate from, double thermalDays) {
         Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);

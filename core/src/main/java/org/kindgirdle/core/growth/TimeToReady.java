@@ -8,6 +8,7 @@ import java.util.Objects;
 import org.hipparchus.special.Erf;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -229,7 +230,11 @@ public final class TimeToReady {
         return cdf;
     }
 
-    /** Thermal days by which it is full with probability p if it roots, 0 < p < 1. */
+    /**
+     * Thermal days by which it is full with probability p if it roots, 0 < p < 1.
+     *
+     * @throws IllegalArgumentException if p is not above 0 and below 1
+     */
     public double quantile(double p) {
         if (!(p > 0 && p < 1)) {
             throw new IllegalArgumentException("probability is " + p + "; it must lie between 0 and 1");
@@ -252,6 +257,7 @@ public final class TimeToReady {
      * Probability that the ball is full when it has had so many thermal days, if it roots.
      *
      * @param thermalDays 0 to 1e9
+     * @throws OutOfRangeException if thermalDays is outside 0 to 1e9
      */
     public double fullBy(double thermalDays) {
         Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);
@@ -280,6 +286,7 @@ public final class TimeToReady {
      *
      * @param thermalDays 0 to 1e9
      * @return the probability of each stage, all of them, adding up to 1
+     * @throws OutOfRangeException if thermalDays is outside 0 to 1e9
      */
     public Map<RootStage, Double> stages(HouseRules rules, double thermalDays) {
         Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);

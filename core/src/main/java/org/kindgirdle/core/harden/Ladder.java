@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.MissingValueException;
 import org.kindgirdle.core.units.Require;
 
 /** Ways from the tent to the open: how long a plant stands on each rung. */
@@ -27,7 +28,11 @@ public enum Ladder {
         }
     }
 
-    /** Days in leaf that a plant stands on a rung before the next. */
+    /**
+     * Days in leaf that a plant stands on a rung before the next.
+     *
+     * @throws MissingValueException if there are no days
+     */
     public int days(HouseRules rules, Rung rung) {
         return rules.count(Require.present("days", days.get(rung)));
     }

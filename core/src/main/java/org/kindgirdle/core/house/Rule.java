@@ -2,6 +2,7 @@ package org.kindgirdle.core.house;
 
 import java.util.List;
 import java.util.Set;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -23,6 +24,7 @@ public record Rule(
 
     private static final Set<String> COUNTED = Set.of("days", "times", "looks", "leaves", "nodes", "shoots");
 
+    /** @throws OutOfRangeException if what is shipped lies outside low to high */
     public Rule {
         Require.within(code, shipped, low, high);
     }

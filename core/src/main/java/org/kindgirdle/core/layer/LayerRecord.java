@@ -16,6 +16,8 @@ import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.core.sever.Shelter;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /** One thing that happened to a layer. What a record holds is what was seen or done, never what was concluded. */
@@ -46,6 +48,10 @@ public sealed interface LayerRecord {
             @Nullable String hand,
             @Nullable String hormone)
             implements LayerRecord {
+        /**
+         * @throws OutOfRangeException if a value is outside the range that is given for it
+         * @throws MissingValueException if there is no wood, position or school
+         */
         public Setting {
             Require.within("diameterMm", diameterMm, RingAndBall.MIN_DIAMETER_MM, RingAndBall.MAX_DIAMETER_MM);
             Require.within("ringMm", ringMm, 0, 300);
@@ -98,6 +104,10 @@ public sealed interface LayerRecord {
     /** @param fillPercent how much of the ball is rooted, 0 to 100 */
     record Looked(RootStage stage, Sectors sectors, double fillPercent, Set<Condition> conditions)
             implements LayerRecord {
+        /**
+         * @throws OutOfRangeException if fillPercent is outside 0 to 100
+         * @throws MissingValueException if there is no stage, sectors or conditions
+         */
         public Looked {
             Require.present("stage", stage);
             Require.present("sectors", sectors);
@@ -108,6 +118,7 @@ public sealed interface LayerRecord {
 
     /** @param waterMl added to the ball */
     record ToppedUp(double waterMl) implements LayerRecord {
+        /** @throws OutOfRangeException if waterMl is outside 0 to 20 000 */
         public ToppedUp {
             Require.within("waterMl", waterMl, 0, 20_000);
         }
@@ -124,6 +135,7 @@ public sealed interface LayerRecord {
             double ringMm,
             @Nullable Long recipeId,
             @Nullable Integer recipeNumber) implements LayerRecord {
+        /** @throws OutOfRangeException if ringMm is outside 1 to 300 */
         public Rerung {
             Require.within("ringMm", ringMm, 1, 300);
         }
@@ -145,6 +157,10 @@ public sealed interface LayerRecord {
             Long recipeId,
             @Nullable Integer recipeNumber,
             @Nullable Integer leavesLeft) implements LayerRecord {
+        /**
+         * @throws OutOfRangeException if leavesLeft is outside 0 to 5000
+         * @throws MissingValueException if there is no recipeId
+         */
         public StoodInWater {
             Require.present("recipeId", recipeId);
             if (leavesLeft != null) {
@@ -155,6 +171,7 @@ public sealed interface LayerRecord {
 
     /** @param cover the new cover, where the work changed it */
     record Tended(Work work, @Nullable Cover cover) implements LayerRecord {
+        /** @throws MissingValueException if there is no work */
         public Tended {
             Require.present("work", work);
         }
@@ -169,6 +186,7 @@ public sealed interface LayerRecord {
 
     /** What is wanted of it was thought over: it stands in place of what was said when it was set. */
     record Chosen(School school, boolean specimen, boolean fruitToKeep) implements LayerRecord {
+        /** @throws MissingValueException if there is no school */
         public Chosen {
             Require.present("school", school);
         }
@@ -194,6 +212,7 @@ public sealed interface LayerRecord {
             @Nullable Boolean fruitLeft,
             @Nullable Long placeId)
             implements LayerRecord {
+        /** @throws OutOfRangeException if leavesBefore is outside 0 to 5000, leavesLeft is outside 0 to leavesBefore, leavesHalved is outside 0 to leavesLeft or leafCm2 is outside 0.1 to 20 000 */
         public Severed {
             Require.within("leavesBefore", leavesBefore, 0, 5000);
             Require.within("leavesLeft", leavesLeft, 0, leavesBefore);
@@ -235,6 +254,10 @@ public sealed interface LayerRecord {
             @Nullable Boolean circlingTrimmed,
             @Nullable Long placeId)
             implements LayerRecord {
+        /**
+         * @throws OutOfRangeException if potMl is outside 0 to 500 000
+         * @throws MissingValueException if there is no medium
+         */
         public Potted {
             Require.present("medium", medium);
             Require.within("potMl", potMl, 0, 500_000);
@@ -261,6 +284,7 @@ public sealed interface LayerRecord {
      */
     record Moved(
             Rung rung, @Nullable Long placeId, @Nullable Ladder ladder) implements LayerRecord {
+        /** @throws MissingValueException if there is no rung */
         public Moved {
             Require.present("rung", rung);
         }
@@ -272,6 +296,7 @@ public sealed interface LayerRecord {
 
     /** @param signs that were seen on a severed layer */
     record Observed(Set<PlantSign> signs) implements LayerRecord {
+        /** @throws MissingValueException if there are no signs */
         public Observed {
             signs = Set.copyOf(Require.present("signs", signs));
         }
@@ -283,6 +308,10 @@ public sealed interface LayerRecord {
      * @param buriedNodes how many nodes of the stem went under the ground; 0 unless it was planted out
      */
     record Released(Destination destination, @Nullable Integer buriedNodes) implements LayerRecord {
+        /**
+         * @throws OutOfRangeException if buriedNodes is outside 0 to 20
+         * @throws MissingValueException if there is no destination
+         */
         public Released {
             Require.present("destination", destination);
             buriedNodes = buriedNodes == null ? 0 : buriedNodes;
@@ -303,6 +332,7 @@ public sealed interface LayerRecord {
 
     /** It is dead, or given up. */
     record Lost(LossCause cause) implements LayerRecord {
+        /** @throws MissingValueException if there is no cause */
         public Lost {
             Require.present("cause", cause);
         }
@@ -317,6 +347,10 @@ public sealed interface LayerRecord {
      *     record
      */
     record Deferred(Set<String> jobs, LocalDate until) implements LayerRecord {
+        /**
+         * @throws OutOfRangeException if there is no job or more than {@link #MAX_JOBS}
+         * @throws MissingValueException if there are no jobs or no day until which
+         */
         public Deferred {
             jobs = Set.copyOf(Require.present("jobs", jobs));
             Require.within("jobs", jobs.size(), 1, MAX_JOBS);

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.learn;
 
 import java.util.List;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -15,7 +16,10 @@ import org.kindgirdle.core.units.Require;
  */
 public record BlockedDifference(double difference, double low, double high, int blocks) {
 
-    /** @param all one pair of shares a block */
+    /**
+     * @param all one pair of shares a block
+     * @throws OutOfRangeException if weights is not above 0
+     */
     public static BlockedDifference of(List<TwoShares> all) {
         double weights = 0;
         double weighted = 0;

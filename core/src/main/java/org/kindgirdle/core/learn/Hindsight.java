@@ -18,6 +18,7 @@ public record Hindsight(LocalDate after, LocalDate by) {
     private static final double MIDDLE = .5;
     private static final double HIGH = .9;
 
+    /** @throws IllegalArgumentException if it was found full no later than it was seen not to be */
     public Hindsight {
         if (!by.isAfter(after)) {
             throw new IllegalArgumentException("found full on " + by + ", which is not after " + after);

@@ -9,6 +9,7 @@ package org.kindgirdle.core.learn;
  */
 public record Interval(double low, double high) {
 
+    /** @throws IllegalArgumentException if it is empty or its ends are not thermal days */
     public Interval {
         if (!(low >= 0 && high > low)) {
             throw new IllegalArgumentException("the interval (" + low + ", " + high

@@ -4,6 +4,7 @@ import java.util.List;
 import org.hipparchus.special.Erf;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -43,12 +44,16 @@ public record LearnedSupply(double cm2PerMl, double low, double high, int plants
      */
     public record Plant(double askedCm2PerMl, boolean wilted) {
 
+        /** @throws OutOfRangeException if askedCm2PerMl is not above 0 */
         public Plant {
             Require.positive("askedCm2PerMl", askedCm2PerMl);
         }
     }
 
-    /** @param expectedCm2PerMl the house's figure, above 0 */
+    /**
+     * @param expectedCm2PerMl the house's figure, above 0
+     * @throws OutOfRangeException if expectedCm2PerMl is not above 0
+     */
     public static LearnedSupply from(HouseRules rules, double expectedCm2PerMl, List<Plant> plants) {
         Require.positive("expectedCm2PerMl", expectedCm2PerMl);
         double spread = rules.of(SPREAD);

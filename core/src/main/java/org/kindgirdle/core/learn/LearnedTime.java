@@ -5,6 +5,7 @@ import org.hipparchus.special.Erf;
 import org.kindgirdle.core.growth.RootingTime;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -50,6 +51,7 @@ public record LearnedTime(double mu, double sigma, int records) {
      * Learns from intervals; their order does not matter.
      *
      * @param d50 of the profile, thermal days, above 0
+     * @throws OutOfRangeException if d50 is not above 0
      */
     public static LearnedTime from(HouseRules rules, double d50, List<Interval> intervals) {
         Require.positive("d50", d50);

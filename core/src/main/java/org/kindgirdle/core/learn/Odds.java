@@ -4,6 +4,7 @@ import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.plan.Chances;
 import org.kindgirdle.core.set.Difficulty;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /** What is believed of rooting and establishing before, and after, the nursery's own counts. Planning defaults. */
@@ -31,6 +32,7 @@ public final class Odds {
      * Rooting, by the difficulty of the species, its mean moved by the recipe's odds at constant weight, plus counts.
      *
      * @param recipeOdds the product of the recipe's factors of the odds, above 0 to 100
+     * @throws OutOfRangeException if recipeOdds is outside 0 to 100
      */
     public static Estimate rooting(HouseRules rules, Difficulty difficulty, double recipeOdds, Share seen) {
         Require.positive("recipeOdds", recipeOdds);

@@ -2,6 +2,7 @@ package org.kindgirdle.core.learn;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -30,7 +31,10 @@ public record ReadyCurve(List<Step> steps, boolean converged) {
      */
     public record Step(double low, double high, double mass, double readyBy) {}
 
-    /** @param intervals at least one; their order does not matter */
+    /**
+     * @param intervals at least one; their order does not matter
+     * @throws IllegalArgumentException if there is no interval
+     */
     public static ReadyCurve of(List<Interval> intervals) {
         if (intervals.isEmpty()) {
             throw new IllegalArgumentException("there is no interval; a curve needs at least one record");
@@ -61,6 +65,7 @@ public record ReadyCurve(List<Step> steps, boolean converged) {
      * Share that is certainly ready by so many thermal days: steps that end there or before.
      *
      * @param thermalDays 0 to 1e9
+     * @throws OutOfRangeException if thermalDays is outside 0 to 1e9
      */
     public double readyBy(double thermalDays) {
         Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);

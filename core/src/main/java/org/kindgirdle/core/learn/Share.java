@@ -1,5 +1,6 @@
 package org.kindgirdle.core.learn;
 
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -16,6 +17,7 @@ public record Share(int successes, int n) {
 
     private static final int MAX = 1_000_000_000;
 
+    /** @throws OutOfRangeException if n is outside 0 to 1 000 000 000 or successes is outside 0 to n */
     public Share {
         Require.within("n", n, 0, MAX);
         Require.within("successes", successes, 0, n);

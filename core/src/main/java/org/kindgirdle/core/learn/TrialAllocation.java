@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -28,6 +29,7 @@ public record TrialAllocation(long seed, List<Integer> arms) {
     /**
      * @param blocks the block of each place, in the order of the list; at least as many places as arms
      * @param arms 2 to 6
+     * @throws OutOfRangeException if arms is outside 2 to 6 or places is below arms or not a number
      */
     public static TrialAllocation of(List<Long> blocks, int arms, long seed) {
         Require.within("arms", arms, 2, MAX_ARMS);

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.learn;
 
 import org.hipparchus.special.Erf;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -19,6 +20,7 @@ public final class TrialSize {
      * @param shareB expected in the other, above 0, below 1, other than shareA
      * @param significance of the two-sided test, like 0.05
      * @param power the chance to find the difference, like 0.8
+     * @throws OutOfRangeException if the difference of the shares is not above 0
      */
     public static int perArm(double shareA, double shareB, double significance, double power) {
         inside("shareA", shareA);

@@ -196,7 +196,11 @@ public enum NextStepRules {
         Arrays.sort(reads);
     }
 
-    /** The next step for these inputs, with every rule's entry. */
+    /**
+     * The next step for these inputs, with every rule's entry.
+     *
+     * @throws IllegalStateException if no rule applied, which the last one makes impossible
+     */
     public static Verdict<NextStep, NextStepRules> decide(NextStepInputs in) {
         List<Verdict.Entry<NextStepRules>> entries = new ArrayList<>();
         NextStep step = null;

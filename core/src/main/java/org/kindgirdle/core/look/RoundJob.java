@@ -1,6 +1,7 @@
 package org.kindgirdle.core.look;
 
 import java.time.LocalDate;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -14,6 +15,10 @@ import org.kindgirdle.core.units.Require;
  */
 public record RoundJob(String id, int placeOrder, LocalDate from, LocalDate by, double minutes) {
 
+    /**
+     * @throws OutOfRangeException if minutes is outside 0 to 480
+     * @throws IllegalArgumentException if its last day is before its first
+     */
     public RoundJob {
         if (by.isBefore(from)) {
             throw new IllegalArgumentException(

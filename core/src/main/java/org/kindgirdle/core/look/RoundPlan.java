@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -70,6 +71,8 @@ public record RoundPlan(List<Day> days, List<RoundJob> later) {
      * @param roundDays of the week, at least one
      * @param roundMinutes that one day's walk may take, 5 to 1440
      * @param daysAhead how many days are planned for, today included, 1 to 366
+     * @throws OutOfRangeException if roundMinutes is outside 5 to 1440 or daysAhead is outside 1 to 366
+     * @throws IllegalArgumentException if there is no round day
      */
     public static RoundPlan of(
             LocalDate today, Set<DayOfWeek> roundDays, double roundMinutes, int daysAhead, List<RoundJob> jobs) {

@@ -2,6 +2,8 @@ package org.kindgirdle.core.look;
 
 import java.util.Collections;
 import java.util.List;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -16,6 +18,11 @@ public record Sectors(List<Integer> densities) {
 
     private static final int DEGREES = 360 / COUNT;
 
+    /**
+     * @throws OutOfRangeException if sectors is outside 0 to 3
+     * @throws MissingValueException if there are no sectors
+     * @throws IllegalArgumentException if there are not eight
+     */
     public Sectors {
         for (Integer density : densities) {
             Require.within("sectors", Require.present("sectors", density), 0, 3);

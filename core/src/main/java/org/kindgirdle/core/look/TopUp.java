@@ -7,6 +7,7 @@ import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.Wrap;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -36,6 +37,7 @@ public record TopUp(double waterG, double lossGDay, double rawDays, int interval
      * @param lengthMm of the ball, above 0 to 2000 mm; {@code diameterMm} alike
      * @param reflected whether foil or white covers it
      * @param vpdKpa of the air there, 0 to 15 kPa
+     * @throws OutOfRangeException if vpdKpa is outside 0 to 15
      */
     public static TopUp of(
             HouseRules rules,

@@ -1,5 +1,6 @@
 package org.kindgirdle.core.plan;
 
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -12,6 +13,7 @@ public record Chances(double alpha, double beta) {
 
     private static final double MAX = 1e7;
 
+    /** @throws OutOfRangeException if alpha is outside 0 to 1e7 or beta is outside 0 to 1e7 */
     public Chances {
         Require.positive("alpha", alpha);
         Require.within("alpha", alpha, 0, MAX);
@@ -24,7 +26,11 @@ public record Chances(double alpha, double beta) {
         return alpha / (alpha + beta);
     }
 
-    /** These chances after more was seen. */
+    /**
+     * These chances after more was seen.
+     *
+     * @throws OutOfRangeException if successes is outside 0 to 1e7 or failures is outside 0 to 1e7
+     */
     public Chances plus(int successes, int failures) {
         Require.within("successes", successes, 0, MAX);
         Require.within("failures", failures, 0, MAX);

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import org.kindgirdle.core.set.ShoppingList;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -33,6 +34,7 @@ public record Cost(Map<String, Double> materials, double work, int layers, Set<S
     /**
      * @param list what is used, for all layers
      * @param minutes of work, 0 to 1e8
+     * @throws OutOfRangeException if minutes is outside 0 to 1e8
      */
     public static Cost of(Prices prices, ShoppingList list, double minutes) {
         Require.within("minutes", minutes, 0, MAX_MINUTES);
@@ -86,6 +88,7 @@ public record Cost(Map<String, Double> materials, double work, int layers, Set<S
      * For one plant released; infinite if there is none.
      *
      * @param released 0 to 1e6
+     * @throws OutOfRangeException if released is outside 0 to 1e6
      */
     public double perPlant(double released) {
         Require.within("released", released, 0, 1e6);

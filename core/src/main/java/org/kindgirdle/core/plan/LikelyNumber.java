@@ -3,6 +3,7 @@ package org.kindgirdle.core.plan;
 import java.util.List;
 import org.hipparchus.distribution.continuous.BetaDistribution;
 import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -38,6 +39,7 @@ public record LikelyNumber(double expected, int low, int high, double reachedP) 
 
         private static final double MAX_LIKELIER = 1e12;
 
+        /** @throws OutOfRangeException if inTimeP is outside 0 to 1 or looksSay is outside 0 to 1e12 */
         public UnderWay {
             Require.within("inTimeP", inTimeP, 0, 1);
             Require.within("looksSay", looksSay, 0, MAX_LIKELIER);
@@ -60,6 +62,7 @@ public record LikelyNumber(double expected, int low, int high, double reachedP) 
      * @param rooting share that roots
      * @param establishing share of the rooted that lives
      * @param wanted 0 to 100 000
+     * @throws OutOfRangeException if there is outside 0 to 100 000, underWay is outside 0 to 100 000 or wanted is outside 0 to 100 000
      */
     public static LikelyNumber of(
             int there, List<UnderWay> underWay, Chances rooting, Chances establishing, int wanted) {

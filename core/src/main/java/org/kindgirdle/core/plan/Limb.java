@@ -2,6 +2,7 @@ package org.kindgirdle.core.plan;
 
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -14,6 +15,7 @@ import org.kindgirdle.core.units.Require;
  */
 public record Limb(double diameterMm, Wood wood, double leanDeg, Vigour vigour, int leavesBeyond, boolean toBePruned) {
 
+    /** @throws OutOfRangeException if diameterMm is outside 1 to 200, leanDeg is outside 0 to 180 or leavesBeyond is outside 0 to 5000 */
     public Limb {
         Require.within("diameterMm", diameterMm, 1, 200);
         Require.within("leanDeg", leanDeg, 0, 180);

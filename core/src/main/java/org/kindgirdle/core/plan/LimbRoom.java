@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -36,6 +37,7 @@ public record LimbRoom(LimbLayout layout, List<Stretch> free, int more, double g
      */
     public record Shape(double lengthMm, int nodes, int leaves) {
 
+        /** @throws OutOfRangeException if lengthMm is outside 0 to 30 000, nodes is outside 0 to 1000 or leaves is outside 0 to 5000 */
         public Shape {
             Require.positive("lengthMm", lengthMm);
             Require.within("lengthMm", lengthMm, 0, 30_000);
@@ -48,6 +50,7 @@ public record LimbRoom(LimbLayout layout, List<Stretch> free, int more, double g
          * gone.
          *
          * @param fromUnionMm of that ball, 0 to 20 000 mm
+         * @throws OutOfRangeException if fromUnionMm is outside 0 to 20 000
          */
         public Shape cutBelow(HouseRules rules, double fromUnionMm) {
             Require.within("fromUnionMm", fromUnionMm, 0, 20_000);
@@ -85,6 +88,7 @@ public record LimbRoom(LimbLayout layout, List<Stretch> free, int more, double g
      */
     public record Standing(String code, double fromUnionMm, double lengthMm) {
 
+        /** @throws OutOfRangeException if fromUnionMm is outside 0 to 20 000 or lengthMm is outside 0 to 1000 */
         public Standing {
             Require.within("fromUnionMm", fromUnionMm, 0, 20_000);
             Require.positive("lengthMm", lengthMm);
@@ -103,6 +107,7 @@ public record LimbRoom(LimbLayout layout, List<Stretch> free, int more, double g
     /**
      * @param standing in any order
      * @param ballMm length of the ball that a further layer would have, above 0 to 1000 mm
+     * @throws OutOfRangeException if ballMm is outside 0 to 1000
      */
     public static LimbRoom of(HouseRules rules, Shape limb, List<Standing> standing, double ballMm) {
         Require.positive("ballMm", ballMm);

@@ -2,6 +2,7 @@ package org.kindgirdle.core.plan;
 
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -19,6 +20,7 @@ public record MotherCapacity(int leafyShoots, int underRings, boolean toBeCutDow
     private static final Rule PARTS_GROWING = Rule.of("mother.parts-growing");
     private static final Rule PARTS_CUT_DOWN = Rule.of("mother.parts-cut-down");
 
+    /** @throws OutOfRangeException if leafyShoots is outside 0 to 100 000 or underRings is outside 0 to 100 000 */
     public MotherCapacity {
         Require.within("leafyShoots", leafyShoots, 0, MAX);
         Require.within("underRings", underRings, 0, MAX);

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.plan;
 
 import org.hipparchus.special.Gamma;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /** How many layers give so many plants, when the share that comes through is itself uncertain (beta-binomial). */
@@ -50,6 +51,7 @@ public final class NumbersWanted {
      *
      * @param layers 0 to 1 000 000
      * @param plants any number; 1 if it is 0 or less, 0 if it is above n
+     * @throws OutOfRangeException if layers is outside 0 to 1 000 000
      */
     public static double atLeast(Chances chances, int layers, int plants) {
         Require.within("layers", layers, 0, MAX_LAYERS);

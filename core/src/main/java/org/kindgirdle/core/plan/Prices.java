@@ -1,6 +1,7 @@
 package org.kindgirdle.core.plan;
 
 import java.util.Map;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -25,6 +26,7 @@ public record Prices(
 
     private static final double MAX = 1e6;
 
+    /** @throws OutOfRangeException if a value is outside the range that is given for it */
     public Prices {
         ingredientsALitre = Map.copyOf(ingredientsALitre);
         ingredientsALitre.forEach((name, price) -> Require.within("price of " + name, price, 0, MAX));

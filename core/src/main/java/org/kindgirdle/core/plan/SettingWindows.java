@@ -20,6 +20,7 @@ import org.kindgirdle.core.growth.TimeToReady;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -64,6 +65,7 @@ public final class SettingWindows {
      * @param speed of the recipe, above 0
      * @param roots the chance that a layer roots at all, 0 to 1; windows go by those that do
      * @param hardy whether top and young roots stand the winter on the plant
+     * @throws OutOfRangeException if speed is not above 0 or chance that it roots is outside 0 to 1
      */
     public SettingWindows(
             HouseRules rules,

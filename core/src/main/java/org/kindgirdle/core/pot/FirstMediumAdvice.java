@@ -9,6 +9,7 @@ import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.set.Method;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 import org.kindgirdle.core.verdict.Level;
 
@@ -61,6 +62,7 @@ public record FirstMediumAdvice(FirstMedium medium, List<Remark> remarks) {
      * @param daysToFrost to the early first frost, 0 to 366; null where none comes
      * @param species what it is
      * @param winterLowC the coldest night of one winter in ten where it would be planted, C
+     * @throws OutOfRangeException if daysToFrost is outside 0 to 366
      */
     public static FirstMediumAdvice of(
             HouseRules rules,

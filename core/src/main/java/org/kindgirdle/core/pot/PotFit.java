@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -44,6 +45,7 @@ public record PotFit(HousePot pot, boolean fits, double fillMl, double massKg, S
             double stemHeightMm,
             double stemDiameterMm) {
 
+        /** @throws OutOfRangeException if a value is outside the range that is given for it */
         public Plant {
             Require.positive("ballDiameterMm", ballDiameterMm);
             Require.positive("ballLengthMm", ballLengthMm);

@@ -2,6 +2,7 @@ package org.kindgirdle.core.pot;
 
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -33,6 +34,7 @@ public record Stability(double tipsAtMs, double ballastKg) {
      * @param stemDiameterM 0 to 1 m
      * @param potHeightM above 0 to 2 m
      * @param mustStandMs wind that its place asks, 0 to 40 m/s
+     * @throws OutOfRangeException if a value is outside the range that is given for it
      */
     public static Stability of(
             HouseRules rules,

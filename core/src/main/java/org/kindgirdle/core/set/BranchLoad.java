@@ -2,6 +2,7 @@ package org.kindgirdle.core.set;
 
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -38,6 +39,7 @@ public record BranchLoad(double massG, double stressMpa, double utilisation, dou
      * @param branchMm diameter of the limb, above 0 mm
      * @param fromUnionMm from the ball to where the limb joins, 0 to 20 000 mm
      * @param leanDeg of the limb from upright, 0 to 90 degrees and beyond for a hanging one, up to 180
+     * @throws OutOfRangeException if a value is outside the range that is given for it
      */
     public static BranchLoad of(
             HouseRules rules,

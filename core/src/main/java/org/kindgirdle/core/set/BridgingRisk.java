@@ -2,6 +2,7 @@ package org.kindgirdle.core.set;
 
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /** How likely bark is to grow over the ring. */
@@ -19,6 +20,7 @@ public enum BridgingRisk {
      * @param scraped to the wood
      * @param ringMm width of the ring, 0 to 300 mm
      * @param diameterMm of the branch, 1 to 200 mm
+     * @throws OutOfRangeException if ringMm is outside 0 to 300 or diameterMm outside 1 to 200
      */
     public static BridgingRisk of(HouseRules rules, boolean scraped, double ringMm, double diameterMm) {
         Require.within("ringMm", ringMm, 0, MAX_RING_MM);

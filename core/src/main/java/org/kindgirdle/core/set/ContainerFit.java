@@ -2,6 +2,7 @@ package org.kindgirdle.core.set;
 
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /** How a pod, bag or pot that the house keeps compares with the ball that the branch asks for. */
@@ -20,6 +21,7 @@ public enum ContainerFit {
     /**
      * @param containerMl above 0 to 100 000 mL
      * @param ballMl above 0 to 100 000 mL
+     * @throws OutOfRangeException if containerMl is outside 0 to 100 000 or ballMl is outside 0 to 100 000
      */
     public static ContainerFit of(HouseRules rules, double containerMl, double ballMl) {
         Require.positive("containerMl", containerMl);

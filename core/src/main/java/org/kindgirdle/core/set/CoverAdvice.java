@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -48,6 +49,7 @@ public record CoverAdvice(Reason reason, Cover best, boolean worthChanging, List
 
         private static final double MAX_THERMAL_DAYS = 1e4;
 
+        /** @throws OutOfRangeException if thermalDays is outside 0 to 1e4 or hottestC is outside -60 to 90 */
         public Under {
             Require.within("thermalDays", thermalDays, 0, MAX_THERMAL_DAYS);
             Require.within("hottestC", hottestC, -60, 90);
@@ -107,6 +109,7 @@ public record CoverAdvice(Reason reason, Cover best, boolean worthChanging, List
      * Whether a ball cooks: foil at once, whatever the season.
      *
      * @param ballC -100 to 100 C
+     * @throws OutOfRangeException if ballC is outside -100 to 100
      */
     public static boolean isTooHot(HouseRules rules, double ballC) {
         Require.within("ballC", ballC, -100, 100);

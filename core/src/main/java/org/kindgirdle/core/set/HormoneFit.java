@@ -4,6 +4,8 @@ import java.util.EnumMap;
 import java.util.Map;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /** How a strength of hormone compares with the useful band of IBA for this difficulty and wood. */
@@ -32,13 +34,20 @@ public enum HormoneFit {
      */
     public record Band(double lowPpm, double highPpm) {}
 
-    /** The band of this difficulty and wood. */
+    /**
+     * The band of this difficulty and wood.
+     *
+     * @throws MissingValueException if there is no band
+     */
     public static Band band(HouseRules rules, Difficulty difficulty, Wood wood) {
         Rule[] ends = Require.present("band", BANDS.get(difficulty).get(wood));
         return new Band(rules.of(ends[0]), rules.of(ends[1]));
     }
 
-    /** @param ppm IBA, 0 for none, up to 1 000 000 */
+    /**
+     * @param ppm IBA, 0 for none, up to 1 000 000
+     * @throws OutOfRangeException if hormone ppm is outside 0 to 1 000 000
+     */
     public static HormoneFit of(HouseRules rules, Difficulty difficulty, Wood wood, double ppm) {
         Require.within("hormone ppm", ppm, 0, MAX_PPM);
         Band band = band(rules, difficulty, wood);

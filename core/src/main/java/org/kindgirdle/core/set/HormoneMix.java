@@ -15,12 +15,18 @@ public final class HormoneMix {
 
     private HormoneMix() {}
 
-    /** @param percent of weight in volume, 0 to 100 */
+    /**
+     * @param percent of weight in volume, 0 to 100
+     * @throws OutOfRangeException if percent is outside 0 to 100
+     */
     public static double ppm(double percent) {
         return Require.within("percent", percent, 0, 100) * PPM_PER_PERCENT;
     }
 
-    /** @param ppm 0 to 1 000 000 */
+    /**
+     * @param ppm 0 to 1 000 000
+     * @throws OutOfRangeException if ppm is outside 0 to 1 000 000
+     */
     public static double percent(double ppm) {
         return Require.within("ppm", ppm, 0, MAX_PPM) / PPM_PER_PERCENT;
     }
@@ -39,6 +45,7 @@ public final class HormoneMix {
      * @param stockPpm strength at hand, above 0 to 1 000 000
      * @param targetPpm strength wanted, 0 to that of the stock: nothing is made stronger by thinning
      * @param volumeMl wanted in all, 0 to 1 000 000 mL
+     * @throws OutOfRangeException if stockPpm is outside 0 to 1 000 000, targetPpm is outside 0 to stockPpm or volumeMl is outside 0 to 1 000 000
      */
     public static Dilution dilute(double stockPpm, double targetPpm, double volumeMl) {
         Require.positive("stockPpm", stockPpm);

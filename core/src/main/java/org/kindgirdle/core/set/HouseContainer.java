@@ -1,6 +1,9 @@
 package org.kindgirdle.core.set;
 
 import java.util.Set;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.NotOneOfException;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -16,6 +19,11 @@ public record HouseContainer(String name, Wrap wrap, double volumeMl, double mas
 
     private static final Set<Wrap> KINDS = Set.of(Wrap.SLIT_BAG, Wrap.VENTED_BAG, Wrap.HINGED_POD, Wrap.SPLIT_POT);
 
+    /**
+     * @throws OutOfRangeException if volumeMl is outside 1 to 100 000, massG is outside 0 to 5000, lengthMm is outside 10 to 1000 or acrossMm is outside 5 to 1000
+     * @throws MissingValueException if there is no name or wrap
+     * @throws NotOneOfException if wrap is none of those that are allowed
+     */
     public HouseContainer {
         Require.present("name", name);
         Require.oneOf("wrap", Require.present("wrap", wrap), KINDS);
@@ -30,6 +38,7 @@ public record HouseContainer(String name, Wrap wrap, double volumeMl, double mas
      * for a bag is stretched over a limb that fills it.
      *
      * @param diameterMm of the limb, 1 to 200 mm
+     * @throws OutOfRangeException if diameterMm is outside 1 to 200
      */
     public double mediumMl(double diameterMm) {
         Require.within("diameterMm", diameterMm, RingAndBall.MIN_DIAMETER_MM, RingAndBall.MAX_DIAMETER_MM);

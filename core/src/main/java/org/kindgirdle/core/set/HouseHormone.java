@@ -2,6 +2,8 @@ package org.kindgirdle.core.set;
 
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -25,6 +27,10 @@ public record HouseHormone(
         LIQUID
     }
 
+    /**
+     * @throws OutOfRangeException if ppm is outside 0 to 1 000 000
+     * @throws MissingValueException if there is no name, form or lot
+     */
     public HouseHormone {
         Require.present("name", name);
         Require.present("form", form);

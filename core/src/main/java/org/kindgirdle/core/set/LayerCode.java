@@ -3,6 +3,7 @@ package org.kindgirdle.core.set;
 import java.math.BigInteger;
 import java.util.Locale;
 import java.util.Optional;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -25,7 +26,11 @@ public final class LayerCode {
 
     private LayerCode() {}
 
-    /** The code of the n-th layer of a nursery, from 0. */
+    /**
+     * The code of the n-th layer of a nursery, from 0.
+     *
+     * @throws OutOfRangeException if the number is below 0 or as large as {@link #CAPACITY}
+     */
     public static String of(int number) {
         Require.within("layer number", number, 0, CAPACITY - 1);
         long spread = (long) number * SPREAD % CAPACITY;

@@ -3,6 +3,8 @@ package org.kindgirdle.core.set;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -20,6 +22,10 @@ public record MediumMix(List<Ingredient> ingredients, List<Additive> additives) 
      * @param swelling wet litres that one dry litre gives, 1 for what does not swell to 20; from the bag's own label
      */
     public record Ingredient(String name, double parts, double swelling) {
+        /**
+         * @throws OutOfRangeException if parts is outside 0 to 1000 or swelling is outside 1 to 20
+         * @throws MissingValueException if there is no name
+         */
         public Ingredient {
             Require.present("name", name);
             Require.positive("parts", parts);
@@ -33,6 +39,10 @@ public record MediumMix(List<Ingredient> ingredients, List<Additive> additives) 
      * @param unit of the rate
      */
     public record Additive(String name, double perLitre, DoseUnit unit) {
+        /**
+         * @throws OutOfRangeException if perLitre is outside 0 to 1000
+         * @throws MissingValueException if there is no name or unit
+         */
         public Additive {
             Require.present("name", name);
             Require.positive("perLitre", perLitre);
@@ -55,6 +65,7 @@ public record MediumMix(List<Ingredient> ingredients, List<Additive> additives) 
      */
     public record Amount(String name, double wetLitres, double dryLitres) {}
 
+    /** @throws IllegalArgumentException if it has no ingredient */
     public MediumMix {
         if (ingredients.isEmpty()) {
             throw new IllegalArgumentException("the mix has no ingredient; it needs at least one");
@@ -72,6 +83,7 @@ public record MediumMix(List<Ingredient> ingredients, List<Additive> additives) 
      * What so much of the mix takes, in the order of the mix.
      *
      * @param litres of the mix, 0 to 100 000
+     * @throws OutOfRangeException if litres is outside 0 to 100 000
      */
     public List<Amount> amounts(double litres) {
         Require.within("litres", litres, 0, MAX_LITRES);
@@ -88,6 +100,7 @@ public record MediumMix(List<Ingredient> ingredients, List<Additive> additives) 
      * Doses of the additives for so much of the mix, each in its own unit, in their order.
      *
      * @param litres of the mix, 0 to 100 000
+     * @throws OutOfRangeException if litres is outside 0 to 100 000
      */
     public Map<String, Double> doses(double litres) {
         Require.within("litres", litres, 0, MAX_LITRES);

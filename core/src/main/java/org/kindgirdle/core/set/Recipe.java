@@ -4,6 +4,9 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.house.HouseRules;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.NotOneOfException;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -26,6 +29,11 @@ public record Recipe(
 
     private static final double MAX_CONTAINER_ML = 100_000;
 
+    /**
+     * @throws OutOfRangeException if hormonePpm is outside 0 to 100 000, containerG is outside 0 to 5000 or containerMl is outside 0 to 100 000
+     * @throws MissingValueException if there is no wound, medium, wrap or cover
+     * @throws NotOneOfException if wound or wrap is none of those that are allowed
+     */
     public Recipe(
             @Nullable Method method,
             Wound wound,

@@ -2,6 +2,7 @@ package org.kindgirdle.core.set;
 
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -42,6 +43,7 @@ public record RingAndBall(
      * @param diameterMm from 1 to 200
      * @param bridgesReadily whether the species heals over a ring easily
      * @param bridgedBefore whether this limb did, or is ringed again: a wider ring then
+     * @throws OutOfRangeException if diameter, mm, is outside 1 to 200
      */
     public static RingAndBall of(HouseRules rules, double diameterMm, boolean bridgesReadily, boolean bridgedBefore) {
         double d = Require.within("diameter, mm,", diameterMm, MIN_DIAMETER_MM, MAX_DIAMETER_MM);
@@ -61,6 +63,7 @@ public record RingAndBall(
      * Foil wrapped round a shoot with nothing under it: no ring, no medium.
      *
      * @param diameterMm from 1 to 200
+     * @throws OutOfRangeException if diameter, mm, is outside 1 to 200
      */
     public static RingAndBall foilAlone(HouseRules rules, double diameterMm) {
         double d = Require.within("diameter, mm,", diameterMm, MIN_DIAMETER_MM, MAX_DIAMETER_MM);
@@ -73,6 +76,7 @@ public record RingAndBall(
      * Width of the ring that is cut where one of so many mm failed: wider, for bark must not cross it again.
      *
      * @param failedMm 0 to 300; 0 where none was cut, and the narrowest is advised
+     * @throws OutOfRangeException if ring, mm, is outside 0 to 300
      */
     public static double againMm(HouseRules rules, double failedMm) {
         Require.within("ring, mm,", failedMm, 0, 300);
@@ -80,7 +84,11 @@ public record RingAndBall(
                 Math.max(failedMm, rules.of(WIDER_MOST_MM)), Math.max(rules.of(LEAST_MM), rules.of(WIDER) * failedMm));
     }
 
-    /** The same cuts with another volume of medium, for a container that holds more or less. */
+    /**
+     * The same cuts with another volume of medium, for a container that holds more or less.
+     *
+     * @throws OutOfRangeException if mediumMl is outside 0 to 100 000
+     */
     public RingAndBall withMediumMl(double mediumMl) {
         Require.within("mediumMl", mediumMl, 0, 100_000);
         return new RingAndBall(diameterMm, ringMm, ballLengthMm, ballDiameterMm, mediumMl, filmCm2);

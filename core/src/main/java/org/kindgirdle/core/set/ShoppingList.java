@@ -8,6 +8,7 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -61,6 +62,7 @@ public record ShoppingList(
      * @param minutesEach above 0 to 480
      */
     public record Batch(int layers, RingAndBall ball, Recipe recipe, MediumMix mix, double minutesEach) {
+        /** @throws OutOfRangeException if layers is outside 1 to 1 000 000 or minutesEach is outside 0 to 480 */
         public Batch {
             Require.within("layers", layers, 1, MAX_LAYERS);
             Require.positive("minutesEach", minutesEach);

@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -26,6 +27,7 @@ public record DayAhead(
 
     private static final Rule HOT_C = Rule.of("sever.hot");
 
+    /** @throws OutOfRangeException if a value is outside the range that is given for it */
     public DayAhead {
         Require.within("minC", minC, -70, 60);
         Require.within("maxC", maxC, -60, 60);

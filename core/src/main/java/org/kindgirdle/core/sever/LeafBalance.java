@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
+import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -33,6 +34,7 @@ public record LeafBalance(double supplyCm2, double ratio, int carries, int keep,
      * @param leaves beyond the ring, 0 to 10 000
      * @param leafCm2 one of them, above 0 to 20 000 cm2
      * @param vpdKpa of the day, 0 to 10 kPa
+     * @throws OutOfRangeException if a value is outside the range that is given for it
      */
     public static LeafBalance of(
             HouseRules rules,

@@ -1,6 +1,7 @@
 package org.kindgirdle.core.verdict;
 
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.core.units.MissingValueException;
 import org.kindgirdle.core.units.Require;
 
 /**
@@ -11,7 +12,11 @@ import org.kindgirdle.core.units.Require;
  */
 public record Fact(FactName name, @Nullable Object value) {
 
-    /** The value where there must be one. */
+    /**
+     * The value where there must be one.
+     *
+     * @throws MissingValueException if there is no value behind it
+     */
     public Object present() {
         return Require.present(name.name(), value);
     }

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 
@@ -71,9 +72,7 @@ class LadderTest {
         JsonNode tall = advice(code, "?stemHeight=180cm&leaves=200");
         assertThat(chosen(tall).path("stands").asBoolean()).isFalse();
         assertThat(chosen(tall).path("ballastKg").asDouble()).isPositive();
-        assertThat(tall.path("advice").get(1).asString())
-                .contains("tie it to a rail")
-                .contains("A stake holds the stem, not the pot.");
+        assertThat(tall.path("advice").get(1).asString()).containsPattern(Said.by("pot.tips"));
         assertThat(nursery.viewer()
                         .get("/api/v1/layers/" + code + "/pot-advice?stemHeight=tall")
                         .expect(400)
@@ -171,8 +170,8 @@ class LadderTest {
         JsonNode refused = nursery.record(code, release).expect(400).body();
         assertThat(refused.at("/violations/0/field").asString()).isEqualTo("note");
         assertThat(refused.at("/violations/0/message").asString())
-                .contains("It does not stand in the open yet.")
-                .contains("No new growth was seen.");
+                .containsPattern(Said.by("release.IN_THE_OPEN.failed"))
+                .containsPattern(Said.by("release.NEW_GROWTH.failed"));
         Map<String, Object> reasoned = new HashMap<>(release);
         reasoned.put("note", "Given to the school");
         nursery.record(code, reasoned).expect(201);
@@ -239,7 +238,7 @@ class LadderTest {
                     .contains(code)
                     .contains("Cydonia oblonga")
                     .contains("Severed, with 5 of 9 leaves left on")
-                    .contains("Potted into light mix, 2.0 L");
+                    .containsPattern(Said.by("done.POTTED", "medium", "light mix", "pot", "2.0 L"));
         }
     }
 

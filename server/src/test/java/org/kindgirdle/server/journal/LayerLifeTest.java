@@ -18,6 +18,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.kindgirdle.core.layer.LossCause;
 import org.kindgirdle.core.layer.Work;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 
@@ -162,7 +163,7 @@ class LayerLifeTest {
         JsonNode advice =
                 nursery.grower().get("/api/v1/layers/" + fig).expect(200).body().path("advice");
         assertThat(advice.path("step").asString()).isEqualTo("WAIT");
-        assertThat(advice.path("headline").asString()).startsWith("Wait: it can be ringed again from ");
+        assertThat(advice.path("headline").asString()).containsPattern(Said.by("step.WAIT.ring"));
     }
 
     private void record(Map<String, Object> what) {

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 
@@ -76,7 +77,7 @@ class TrialsTest {
         assertThat(page.at("/line/arms/0/set").asInt()).isEqualTo(3);
         assertThat(page.at("/line/arms/1/set").asInt()).isZero();
         assertThat(page.at("/line/arms/1/setOtherwise").asInt()).isEqualTo(3);
-        assertThat(page.path("remarks").toString()).contains("Set otherwise than dealt: 3");
+        assertThat(page.path("remarks").toString()).containsPattern(Said.by("trial.otherwise", "count", 3));
         JsonNode of = nursery.grower()
                 .get("/api/v1/layers/" + codes.get(0) + "/trial")
                 .expect(200)
@@ -167,7 +168,7 @@ class TrialsTest {
         String path = "/api/v1/trials/" + trial.at("/line/id").asLong();
         List<String> first = codes(set(film, dealt(trial, one, 0), "asked for by the test"));
         List<String> second = codes(set(clear, dealt(trial, one, 1), "asked for by the test"));
-        assertThat(result(path).path("verdict").asString()).startsWith("Nothing is decided yet");
+        assertThat(result(path).path("verdict").asString()).containsPattern(Said.by("trial.nothing"));
         first.subList(0, 18).forEach(this::sever);
         first.subList(18, 20).forEach(this::lose);
         JsonNode early = result(path);
@@ -178,7 +179,8 @@ class TrialsTest {
         second.subList(8, 20).forEach(this::lose);
         JsonNode end = result(path);
         assertThat(end.path("verdict").asString())
-                .contains("All that will be decided is", "did better: 90% against 40%");
+                .containsPattern(Said.by("trial.end.settled"))
+                .containsPattern(Said.by("compare.settled", "high", "90%", "low", "40%"));
         JsonNode against = end.at("/others/0");
         // Fisher's p of 18 of 20 against 8 of 20
         assertThat(against.at("/side/fisherP").asDouble()).isCloseTo(.00221, within(1e-4));
@@ -206,7 +208,8 @@ class TrialsTest {
                 .asInt();
         assertThat(more).isEqualTo(needed - 6);
         assertThat(end.path("verdict").asString())
-                .contains("does not tell them apart", "Too few to tell", more + " more of each would settle");
+                .containsPattern(Said.by("trial.end.open"))
+                .containsPattern(Said.by("compare.open", "more", more));
     }
 
     @Test

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 
@@ -88,7 +89,7 @@ class LeafTest {
                         .expect(400)
                         .body()
                         .toString())
-                .contains("Only what was seen is recorded");
+                .containsPattern(Said.by("leaf.seen"));
         assertThat(fall(grower, 999_999, today).expect(404).body().toString()).contains("999999");
         assertThat(grower.post("/api/v1/leaf-records", leaf(nursery.field(), "FEISEL", "LEAF_FALL", today))
                         .status())

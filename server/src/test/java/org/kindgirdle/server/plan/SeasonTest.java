@@ -11,6 +11,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -74,7 +75,7 @@ class SeasonTest {
         assertThat(season.path("frosts").isNull()).isTrue();
         assertThat(classes(species(season, "ERIJAP"))).containsExactly("GOOD");
         JsonNode start = start("ERIJAP", TODAY);
-        assertThat(start.path("sentence").asString()).contains("No frost comes here");
+        assertThat(start.path("sentence").asString()).containsPattern(Said.by("window.GOOD.free"));
         assertThat(start.path("otherwise").size()).isZero();
         // what needs a winter is warned of before it is set
         long apple = nursery.mother("MALDOM", nursery.field());
@@ -128,13 +129,13 @@ class SeasonTest {
         JsonNode late = start("CYDOBL", last.plusWeeks(6));
         assertThat(late.at("/window/windowClass").asString()).isIn("OVERWINTER", "CLOSED");
         assertThat(late.path("sentence").asString())
-                .contains("The last good day is")
+                .containsPattern(Said.by("window.lastGood"))
                 .contains("%");
         assertThat(late.path("rules")
                         .valueStream()
                         .filter(rule -> rule.path("applied").asBoolean()))
                 .hasSize(1);
-        assertThat(late.path("otherwise").toString()).contains("Or set it from");
+        assertThat(late.path("otherwise").toString()).containsPattern(Said.by("otherwise.WAIT_FOR_WINDOW"));
     }
 
     @Test

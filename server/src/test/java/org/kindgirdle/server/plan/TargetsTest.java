@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 
@@ -47,7 +48,7 @@ class TargetsTest {
         JsonNode set = target(target);
         assertThat(set.path("set").asInt()).isEqualTo(layers);
         assertThat(set.path("more").asInt()).isZero();
-        assertThat(set.path("headline").asString()).startsWith("Nothing more to set");
+        assertThat(set.path("headline").asString()).containsPattern(Said.by("target.onTheWay"));
         assertThat(set.path("expected").asDouble())
                 .isBetween(set.path("low").asDouble(), set.path("high").asDouble());
 
@@ -104,7 +105,7 @@ class TargetsTest {
         JsonNode target =
                 nursery.grower().post("/api/v1/targets", body).expect(201).body();
         assertThat(target.path("more").isNull()).isTrue();
-        assertThat(target.path("headline").asString()).startsWith("Too late to set more");
+        assertThat(target.path("headline").asString()).containsPattern(Said.by("target.tooLate"));
         close(target);
     }
 

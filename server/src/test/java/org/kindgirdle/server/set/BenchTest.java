@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -129,7 +130,7 @@ class BenchTest {
                     .orElseThrow();
             assertThat(said.path("level").asString()).isEqualTo("WARN");
             assertThat(said.path("sentence").asString())
-                    .contains("The last good day is")
+                    .containsPattern(Said.by("window.lastGood"))
                     .contains("%");
             late.put("reason", " ");
             assertThat(set(late).expect(400).fields()).contains("reason");

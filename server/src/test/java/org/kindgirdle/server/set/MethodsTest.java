@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -100,11 +101,11 @@ class MethodsTest {
         nursery.record(code, TestNursery.look("CALLUS", 0)).expect(201);
         // how it is ringed has to be said, and by what can be ringed
         assertThat(nursery.record(code, again(null)).expect(400).body().toString())
-                .contains("There is foil on it and no ball");
+                .containsPattern(Said.by("madeBy.foil"));
         assertThat(nursery.record(code, again(jar)).expect(400).body().toString())
-                .contains("a recipe of air layering with a ring");
+                .containsPattern(Said.by("madeBy.ring"));
         assertThat(nursery.record(code, again(999_999L)).expect(400).body().toString())
-                .contains("no such recipe");
+                .containsPattern(Said.by("madeBy.unknown"));
         nursery.record(code, again(air)).expect(201);
         JsonNode page = page(code);
         assertThat(page.at("/recipe/method").asString()).isEqualTo("AIR");
@@ -116,7 +117,7 @@ class MethodsTest {
         nursery.clock().moveTo(TODAY.plusDays(60));
         nursery.record(code, TestNursery.look("ROOTED", 40)).expect(201);
         assertThat(nursery.record(code, inWater(air)).expect(400).body().toString())
-                .contains("choose a recipe for a jar");
+                .containsPattern(Said.by("madeBy.jar.choose"));
         nursery.record(code, inWater(jar)).expect(201);
         page = page(code);
         assertThat(page.at("/recipe/method").asString()).isEqualTo("JAR");
@@ -130,7 +131,7 @@ class MethodsTest {
         assertThat(water.path("by").asString()).isEqualTo(TODAY.plusDays(63).toString());
         // it rests on what was written down, not on what was held in mind
         assertThat(nursery.record(code, inWater(jar)).expect(400).body().toString())
-                .contains("Only a limb with balls on it");
+                .containsPattern(Said.by("madeBy.whole"));
     }
 
     private static Map<String, Object> again(Long recipe) {
@@ -153,7 +154,7 @@ class MethodsTest {
                 .asString();
         nursery.clock().moveTo(TODAY.plusDays(50));
         nursery.record(code, TestNursery.look("FILLED", 95)).expect(201);
-        assertThat(page(code).at("/advice/headline").asString()).startsWith("Rooted: pot it up by");
+        assertThat(page(code).at("/advice/headline").asString()).containsPattern(Said.by("step.SEVER_NOW.CUTTING"));
     }
 
     @Test
@@ -228,9 +229,9 @@ class MethodsTest {
                 .body()
                 .path("id")
                 .asLong();
-        assertThat(remarks(batch(heavy, 18, 8))).contains("packs and suffocates");
+        assertThat(remarks(batch(heavy, 18, 8))).containsPattern(Said.by("bench.heavy-soil"));
         assertThat(remarks(batch(recipe("AIR", "RING_SCRAPED", "TIED_FILM", 0), 5, 8)))
-                .contains("go through the branch");
+                .containsPattern(Said.by("plan.WARN.THIN"));
         assertThat(remarks(batch(recipe("SOFT_TIP", "UNWOUNDED", "SLIT_BAG", 0), 5, 8)))
                 .doesNotContain("go through the branch");
     }

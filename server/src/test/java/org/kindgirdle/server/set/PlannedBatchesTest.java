@@ -11,6 +11,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 
@@ -71,7 +72,7 @@ class PlannedBatchesTest {
                         .body()
                         .path("remarks")
                         .toString())
-                .contains("set or dropped already");
+                .containsPattern(Said.by("bench.planned-done"));
         nursery.grower()
                 .post("/api/v1/planned-batches/" + planned.path("id").asLong() + "/dropping", Map.of("version", 0))
                 .expect(409);

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -144,7 +145,7 @@ class SumsTest {
                 "ONE_TWO"));
         JsonNode strong = ask("hormone", query).path("band");
         assertThat(strong.path("fit").asString()).isEqualTo("ABOVE");
-        assertThat(strong.path("sentence").asString()).contains("holds roots back");
+        assertThat(strong.path("sentence").asString()).containsPattern(Said.by("sums.band.ABOVE"));
         query.put("targetPpm", strong.path("highPpm").asDouble());
         assertThat(ask("hormone", query).at("/band/fit").asString()).isEqualTo("IN_BAND");
     }
@@ -190,7 +191,7 @@ class SumsTest {
         assertThat(mix.at("/ingredients/0/wetLitres").asDouble()).isCloseTo(9.2, withinPercentage(PERCENT));
         assertThat(mix.at("/ingredients/0/dryLitres").asDouble()).isCloseTo(1.84, withinPercentage(PERCENT));
         assertThat(mix.at("/doses/0/amount").asDouble()).isCloseTo(23, withinPercentage(PERCENT));
-        assertThat(mix.path("moistureTest").asString()).contains("a drop or two");
+        assertThat(mix.path("moistureTest").asString()).containsPattern(Said.by("sums.moisture"));
 
         assertThat(nursery.owner()
                         .put("/api/v1/supplies", supplies)

@@ -44,7 +44,8 @@ class BusinessClockTest {
         "Australia/Sydney, 2026-12-01T13:15:00Z, 00:15:00",
         "Asia/Kolkata,     2026-12-01T18:29:00Z, 23:59:00"
     })
-    void theDemosTimeLiesOnItsDayWhateverTheTimeOfYearOfTheSystem(String zone, String instant, LocalTime time) {
+    void the_demos_time_lies_on_its_day_whatever_the_time_of_year_of_the_system(
+            String zone, String instant, LocalTime time) {
         ZonedDateTime now = at(zone, instant, true).now().atZone(ZoneId.of(zone));
 
         assertThat(now.toLocalDate()).isEqualTo(DAY);
@@ -52,7 +53,7 @@ class BusinessClockTest {
     }
 
     @Test
-    void aDemoLeftOverMidnightKeepsItsDayAndItsOrder() {
+    void a_demo_left_over_midnight_keeps_its_day_and_its_order() {
         BusinessClock clock = at("Europe/London", "2026-11-30T23:59:00Z", true);
         Instant before = clock.now();
         system("2026-12-01T00:01:00Z");
@@ -64,7 +65,7 @@ class BusinessClockTest {
     }
 
     @Test
-    void theNextDayHasItsOwnTime() {
+    void the_next_day_has_its_own_time() {
         BusinessClock clock = at("Europe/London", "2026-11-30T23:59:00Z", true);
         system("2026-12-03T11:00:00Z");
         LocalDate next = DAY.plusDays(1);
@@ -77,7 +78,7 @@ class BusinessClockTest {
     }
 
     @Test
-    void outsideTheDemoItIsTheSystemsTime() {
+    void outside_the_demo_it_is_the_systems_time() {
         BusinessClock clock = at("Europe/London", "2026-06-30T23:30:00Z", false);
 
         assertThat(clock.now()).isEqualTo("2026-06-30T23:30:00Z");
