@@ -12,7 +12,10 @@ import org.kindgirdle.core.units.Require;
  */
 public record DaysOfYear(int from, int to) {
 
-    /** @throws OutOfRangeException if first day of the year is outside 1 to 366 or last day of the year is outside 1 to 366 */
+    /**
+     * @throws OutOfRangeException if first day of the year is outside 1 to 366 or last day of the year is outside 1 to
+     *     366
+     */
     public DaysOfYear {
         Require.within("first day of the year", from, 1, 366);
         Require.within("last day of the year", to, 1, 366);

@@ -18,7 +18,10 @@ public record LookNoise(double layerSpread, double eyeSpread, double slip) {
     private static final Rule EYE_SPREAD = Rule.of("look.eye-spread");
     private static final Rule SLIP = Rule.of("look.slip");
 
-    /** @throws OutOfRangeException if layer spread is outside 0 to 1, eye spread is outside 0 to 1 or slip is outside 0 to .5 */
+    /**
+     * @throws OutOfRangeException if layer spread is outside 0 to 1, eye spread is outside 0 to 1 or slip is outside 0
+     *     to .5
+     */
     public LookNoise {
         Require.positive("layer spread", layerSpread);
         Require.within("layer spread", layerSpread, 0, 1);

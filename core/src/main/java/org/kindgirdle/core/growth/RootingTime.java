@@ -18,7 +18,10 @@ public record RootingTime(double d50ThermalDays, double sigma, int records) {
     private static final Rule UNSURE = Rule.of("prior.unsure");
     private static final Rule MOTHERS = Rule.of("prior.mothers");
 
-    /** @throws OutOfRangeException if d50ThermalDays is not above 0, sigma is not above 0 or records is below 0 or not a number */
+    /**
+     * @throws OutOfRangeException if d50ThermalDays is not above 0, sigma is not above 0 or records is below 0 or not
+     *     a number
+     */
     public RootingTime {
         Require.positive("d50ThermalDays", d50ThermalDays);
         Require.positive("sigma", sigma);

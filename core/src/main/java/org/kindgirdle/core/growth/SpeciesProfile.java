@@ -72,7 +72,8 @@ public record SpeciesProfile(
 
     /**
      * @throws OutOfRangeException if a value is outside the range that is given for it
-     * @throws MissingValueException if there is no code, botanical, common, difficulty, cardinals, habit, ownRoots, regulated, hazards or note
+     * @throws MissingValueException if there is no code, botanical, common, difficulty, cardinals, habit, ownRoots,
+     *     regulated, hazards or note
      */
     public SpeciesProfile {
         Require.present("code", code);

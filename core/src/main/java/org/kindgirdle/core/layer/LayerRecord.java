@@ -212,7 +212,10 @@ public sealed interface LayerRecord {
             @Nullable Boolean fruitLeft,
             @Nullable Long placeId)
             implements LayerRecord {
-        /** @throws OutOfRangeException if leavesBefore is outside 0 to 5000, leavesLeft is outside 0 to leavesBefore, leavesHalved is outside 0 to leavesLeft or leafCm2 is outside 0.1 to 20 000 */
+        /**
+         * @throws OutOfRangeException if leavesBefore is outside 0 to 5000, leavesLeft is outside 0 to leavesBefore,
+         *     leavesHalved is outside 0 to leavesLeft or leafCm2 is outside 0.1 to 20 000
+         */
         public Severed {
             Require.within("leavesBefore", leavesBefore, 0, 5000);
             Require.within("leavesLeft", leavesLeft, 0, leavesBefore);

@@ -30,7 +30,8 @@ public record Effort(double set, double looks, double topUps, double sever) {
      * @param looksEach 0 to 1000
      * @param topUpsEach 0 to 1000
      * @param rooting share of them that is expected to root, 0 to 1
-     * @throws OutOfRangeException if layers is outside 0 to 1 000 000, looksEach is outside 0 to 1000, topUpsEach is outside 0 to 1000 or rooting is outside 0 to 1
+     * @throws OutOfRangeException if layers is outside 0 to 1 000 000, looksEach is outside 0 to 1000, topUpsEach is
+     *     outside 0 to 1000 or rooting is outside 0 to 1
      */
     public static Effort of(
             HouseRules rules, int layers, boolean intoBags, double looksEach, double topUpsEach, double rooting) {

@@ -62,7 +62,8 @@ public record LikelyNumber(double expected, int low, int high, double reachedP) 
      * @param rooting share that roots
      * @param establishing share of the rooted that lives
      * @param wanted 0 to 100 000
-     * @throws OutOfRangeException if there is outside 0 to 100 000, underWay is outside 0 to 100 000 or wanted is outside 0 to 100 000
+     * @throws OutOfRangeException if the number there is outside 0 to 100 000, underWay is outside 0 to 100 000 or
+     *     wanted is outside 0 to 100 000
      */
     public static LikelyNumber of(
             int there, List<UnderWay> underWay, Chances rooting, Chances establishing, int wanted) {

@@ -15,7 +15,10 @@ import org.kindgirdle.core.units.Require;
  */
 public record Limb(double diameterMm, Wood wood, double leanDeg, Vigour vigour, int leavesBeyond, boolean toBePruned) {
 
-    /** @throws OutOfRangeException if diameterMm is outside 1 to 200, leanDeg is outside 0 to 180 or leavesBeyond is outside 0 to 5000 */
+    /**
+     * @throws OutOfRangeException if diameterMm is outside 1 to 200, leanDeg is outside 0 to 180 or leavesBeyond is
+     *     outside 0 to 5000
+     */
     public Limb {
         Require.within("diameterMm", diameterMm, 1, 200);
         Require.within("leanDeg", leanDeg, 0, 180);

@@ -41,7 +41,10 @@ public record LimbLayout(List<Ball> fromTheTip, List<Fault> faults) {
      */
     public record Ball(String code, double fromTipMm, double lengthMm, int nodesBelow, int leavesBelow) {
 
-        /** @throws OutOfRangeException if fromTipMm is outside 0 to 30 000, lengthMm is outside 0 to 1000, nodesBelow is outside 0 to 1000 or leavesBelow is outside 0 to 5000 */
+        /**
+         * @throws OutOfRangeException if fromTipMm is outside 0 to 30 000, lengthMm is outside 0 to 1000, nodesBelow
+         *     is outside 0 to 1000 or leavesBelow is outside 0 to 5000
+         */
         public Ball {
             Require.within("fromTipMm", fromTipMm, 0, 30_000);
             Require.positive("lengthMm", lengthMm);

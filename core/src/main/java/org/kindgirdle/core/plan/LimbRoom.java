@@ -37,7 +37,10 @@ public record LimbRoom(LimbLayout layout, List<Stretch> free, int more, double g
      */
     public record Shape(double lengthMm, int nodes, int leaves) {
 
-        /** @throws OutOfRangeException if lengthMm is outside 0 to 30 000, nodes is outside 0 to 1000 or leaves is outside 0 to 5000 */
+        /**
+         * @throws OutOfRangeException if lengthMm is outside 0 to 30 000, nodes is outside 0 to 1000 or leaves is
+         *     outside 0 to 5000
+         */
         public Shape {
             Require.positive("lengthMm", lengthMm);
             Require.within("lengthMm", lengthMm, 0, 30_000);

@@ -14,7 +14,10 @@ import org.kindgirdle.core.units.Require;
  */
 public record HousePot(String name, double diameterMm, double depthMm, double volumeMl, double massG) {
 
-    /** @throws OutOfRangeException if diameterMm is outside 20 to 2000, depthMm is outside 20 to 2000, volumeMl is outside 10 to 1 000 000 or massG is outside 0 to 200 000 */
+    /**
+     * @throws OutOfRangeException if diameterMm is outside 20 to 2000, depthMm is outside 20 to 2000, volumeMl is
+     *     outside 10 to 1 000 000 or massG is outside 0 to 200 000
+     */
     public HousePot {
         Require.within("diameterMm", diameterMm, 20, 2000);
         Require.within("depthMm", depthMm, 20, 2000);

@@ -24,7 +24,8 @@ public record PotChoice(HousePot pot, double fillMl) {
      * @param ballDiameterMm above 0 to 1000 mm
      * @param ballLengthMm above 0 to 1000 mm
      * @param ballMl what the ball takes up, 0 to 500 000 mL
-     * @throws OutOfRangeException if ballDiameterMm is outside 0 to 1000, ballLengthMm is outside 0 to 1000 or ballMl is outside 0 to 500 000
+     * @throws OutOfRangeException if ballDiameterMm is outside 0 to 1000, ballLengthMm is outside 0 to 1000 or ballMl
+     *     is outside 0 to 500 000
      */
     public static Optional<PotChoice> smallest(
             HouseRules rules, List<HousePot> pots, double ballDiameterMm, double ballLengthMm, double ballMl) {

@@ -45,7 +45,8 @@ public final class HormoneMix {
      * @param stockPpm strength at hand, above 0 to 1 000 000
      * @param targetPpm strength wanted, 0 to that of the stock: nothing is made stronger by thinning
      * @param volumeMl wanted in all, 0 to 1 000 000 mL
-     * @throws OutOfRangeException if stockPpm is outside 0 to 1 000 000, targetPpm is outside 0 to stockPpm or volumeMl is outside 0 to 1 000 000
+     * @throws OutOfRangeException if stockPpm is outside 0 to 1 000 000, targetPpm is outside 0 to stockPpm or
+     *     volumeMl is outside 0 to 1 000 000
      */
     public static Dilution dilute(double stockPpm, double targetPpm, double volumeMl) {
         Require.positive("stockPpm", stockPpm);

@@ -20,7 +20,8 @@ public record HouseContainer(String name, Wrap wrap, double volumeMl, double mas
     private static final Set<Wrap> KINDS = Set.of(Wrap.SLIT_BAG, Wrap.VENTED_BAG, Wrap.HINGED_POD, Wrap.SPLIT_POT);
 
     /**
-     * @throws OutOfRangeException if volumeMl is outside 1 to 100 000, massG is outside 0 to 5000, lengthMm is outside 10 to 1000 or acrossMm is outside 5 to 1000
+     * @throws OutOfRangeException if volumeMl is outside 1 to 100 000, massG is outside 0 to 5000, lengthMm is outside
+     *     10 to 1000 or acrossMm is outside 5 to 1000
      * @throws MissingValueException if there is no name or wrap
      * @throws NotOneOfException if wrap is none of those that are allowed
      */

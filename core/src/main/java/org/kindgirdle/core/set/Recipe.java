@@ -30,7 +30,8 @@ public record Recipe(
     private static final double MAX_CONTAINER_ML = 100_000;
 
     /**
-     * @throws OutOfRangeException if hormonePpm is outside 0 to 100 000, containerG is outside 0 to 5000 or containerMl is outside 0 to 100 000
+     * @throws OutOfRangeException if hormonePpm is outside 0 to 100 000, containerG is outside 0 to 5000 or
+     *     containerMl is outside 0 to 100 000
      * @throws MissingValueException if there is no wound, medium, wrap or cover
      * @throws NotOneOfException if wound or wrap is none of those that are allowed
      */
