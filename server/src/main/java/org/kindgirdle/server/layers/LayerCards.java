@@ -74,7 +74,10 @@ class LayerCards {
                 .distinct()
                 .toList());
         Format format = new Format(person.units(), nursery.today());
-        return some.stream().map(one -> card(one, nursery, limbNames, format)).toList();
+        // all is read: what is left are sums and words of each by itself
+        return some.parallelStream()
+                .map(one -> card(one, nursery, limbNames, format))
+                .toList();
     }
 
     private LayerCard card(Known one, NurserySnapshot nursery, Map<Long, String> limbNames, Format format) {

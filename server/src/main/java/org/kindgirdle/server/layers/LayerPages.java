@@ -119,7 +119,8 @@ public class LayerPages {
         Map<String, Layer> found = layers.findByCodeIn(codes).stream()
                 .collect(Collectors.toMap(layer -> layer.code(), Function.identity()));
         Map<Long, List<LayerEvent>> known = journals.of(Layer.ids(found.values()));
-        return codes.stream()
+        // all is read: what is left are the sums of each by itself
+        return codes.parallelStream()
                 .map(found::get)
                 .filter(Objects::nonNull)
                 .map(layer -> LayerCards.Known.of(layer, known.getOrDefault(layer.id(), List.of()), nursery))
