@@ -48,8 +48,8 @@ import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.stereotype.Component;
 
 /**
- * Plays seasons with many layers. Each layer has a hidden life drawn from {@link DemoTruth}, which nobody in the nursery knows;
- * what is found follows from it, and the propagators do what the core says, on their round days.
+ * Plays seasons with many layers. Each layer has a hidden life drawn from {@link DemoTruth}, which nobody in the nursery
+ * knows; what is found follows from it, and the propagators do what the core says, on their round days.
  */
 @Component
 class DemoLives {
