@@ -85,7 +85,7 @@ class RecordsInAndOutTest {
         choose(visit, "again.csv", "application/vnd.ms-excel", mended.getBytes(StandardCharsets.UTF_8));
         assertThat(visit.see("remembered")).isVisible();
         assertThat(visit.see("good-rows")).containsText("3 are here already");
-        visit.open("/layers?mother=FJ-01&year=2023");
+        visit.open("/layers?q=FJ-01&year=2023");
         assertThat(visit.page().getByText("3 layers").first()).isVisible();
 
         visit.open("/house/records");
