@@ -48,6 +48,8 @@ export default defineConfig({
   server: { proxy: { '/api': 'http://127.0.0.1:8090' } },
   test: {
     include: ['src/**/*.test.ts'],
+    // a slow machine is not a fault of a form
+    testTimeout: 30_000,
     environment: 'happy-dom',
     environmentOptions: { happyDOM: { url: 'http://localhost/' } },
   },

@@ -188,6 +188,7 @@ export const en = {
     CHANGE_WATER: 'Change the water',
     NEXT_SEASON: 'Take the wrap off',
   },
+  season: { workingOut: 'Working out the year…' },
   shed: {
     onWhichDay: 'On which day',
     today: 'today',

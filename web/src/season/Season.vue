@@ -189,5 +189,5 @@ const options = (all: { id?: number | null; name: string }[] | undefined): [stri
       :wood="view.wood.value"
     />
   </template>
-  <p v-else-if="season.isFetching.value" role="status" class="text-muted">Recalculation the year…</p>
+  <p v-else-if="season.isFetching.value" role="status" class="text-muted">{{ $t('season.workingOut') }}</p>
 </template>
