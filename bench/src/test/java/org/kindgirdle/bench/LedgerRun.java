@@ -1,6 +1,5 @@
 package org.kindgirdle.bench;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
@@ -34,19 +33,13 @@ class LedgerRun {
         long began = System.nanoTime();
         owner.get(path).expect(200);
         double first = (System.nanoTime() - began) / 1e6;
-        double[] times = new double[TIMES];
-        for (int i = 0; i < TIMES; i++) {
-            began = System.nanoTime();
-            owner.get(path).expect(200);
-            times[i] = (System.nanoTime() - began) / 1e6;
-        }
-        Arrays.sort(times);
+        double[][] times = Measured.ask(owner, TIMES, i -> path);
         System.out.printf(
                 Locale.ROOT,
                 "%-40s first %7.1f ms  p50 %7.1f ms  p95 %7.1f ms%n",
                 what,
                 first,
-                times[TIMES / 2],
-                times[TIMES * 95 / 100]);
+                Measured.over(times, .5),
+                Measured.over(times, .95));
     }
 }

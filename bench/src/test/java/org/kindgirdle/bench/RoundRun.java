@@ -9,7 +9,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
@@ -141,13 +140,7 @@ class RoundRun {
             // one of them asks for the count itself; what runs beside it now and then is left out by the least
             asks = Math.min(asks, statements(database) - before - 1);
         }
-        double[] asked = new double[TIMES];
-        for (int i = 0; i < TIMES; i++) {
-            String one = path.apply(i);
-            long began = System.nanoTime();
-            owner.get(one).expect(200);
-            asked[i] = (System.nanoTime() - began) / 1e6;
-        }
+        double[][] asked = Measured.ask(owner, TIMES, path);
         double[] bare = new double[TIMES];
         try (Statement sql = database.createStatement()) {
             for (int i = 0; i < TIMES; i++) {
@@ -159,16 +152,16 @@ class RoundRun {
                 bare[i] = (System.nanoTime() - began) / 1e6;
             }
         }
-        double p95 = percentile(asked, .95);
+        double p95 = Measured.over(asked, .95);
         System.out.printf(
                 Locale.ROOT,
                 "%-40s p50 %6.1f ms  p95 %6.1f ms  %3d statements  %5.1f times the bare query (p95 %.1f ms)%n",
                 what,
-                percentile(asked, .5),
+                Measured.over(asked, .5),
                 p95,
                 asks,
-                p95 / percentile(bare, .95),
-                percentile(bare, .95));
+                p95 / Measured.percentile(bare, .95),
+                Measured.percentile(bare, .95));
     }
 
     private static void readAll(Statement sql, String query) throws SQLException {
@@ -181,12 +174,6 @@ class RoundRun {
                 throw new IllegalStateException("rows are counted so that they are read");
             }
         }
-    }
-
-    private static double percentile(double[] times, double share) {
-        double[] sorted = times.clone();
-        Arrays.sort(sorted);
-        return sorted[(int) Math.min(sorted.length - 1, Math.ceil(share * sorted.length) - 1)];
     }
 
     private static long statements(Connection database) throws SQLException {
@@ -223,7 +210,8 @@ class RoundRun {
 
     /** A phone of a few years ago: a quarter of this machine's speed, ten megabits and 40 ms to the server. */
     private static void phone(RunningApplication application) {
-        for (int i = 0; i < 3; i++) {
+        double[] seconds = new double[Measured.RUNS];
+        for (int i = 0; i < seconds.length; i++) {
             try (Visit visit = Visit.phone(application).signedInAs("ivo")) {
                 Page page = visit.page();
                 CDPSession slow = visit.context().newCDPSession(page);
@@ -241,8 +229,9 @@ class RoundRun {
                 long began = System.nanoTime();
                 visit.open("/");
                 visit.see("begin").waitFor();
-                Measured.say("the Round on a phone, nothing cached", Measured.since(began));
+                seconds[i] = Measured.since(began);
             }
         }
+        Measured.say("the Round on a phone, nothing cached", seconds);
     }
 }

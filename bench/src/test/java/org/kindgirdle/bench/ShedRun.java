@@ -1,7 +1,6 @@
 package org.kindgirdle.bench;
 
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -79,14 +78,12 @@ class ShedRun {
         for (int i = 0; i < 5; i++) {
             owner.get(path).expect(200);
         }
-        double[] times = new double[TIMES];
-        for (int i = 0; i < TIMES; i++) {
-            long began = System.nanoTime();
-            owner.get(path).expect(200);
-            times[i] = (System.nanoTime() - began) / 1e6;
-        }
-        Arrays.sort(times);
+        double[][] times = Measured.ask(owner, TIMES, i -> path);
         System.out.printf(
-                Locale.ROOT, "%-40s p50 %6.1f ms  p95 %6.1f ms%n", what, times[TIMES / 2], times[TIMES * 95 / 100]);
+                Locale.ROOT,
+                "%-40s p50 %6.1f ms  p95 %6.1f ms%n",
+                what,
+                Measured.over(times, .5),
+                Measured.over(times, .95));
     }
 }
