@@ -13,5 +13,19 @@ export default tseslint.config(
     // screens are one word, like their places in the navigation
     rules: { 'vue/multi-word-component-names': 'off' },
   },
+  {
+    files: ['src/**/*.{ts,vue}'],
+    // the walk's query asks this device first
+    ignores: ['src/shared/api/**', 'src/round/useWalk.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "Property[key.name='queryFn']",
+          message: 'What the server is asked, and under which key, stands in shared/api, once for all pages.',
+        },
+      ],
+    },
+  },
   prettier,
 )

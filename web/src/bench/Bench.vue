@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
-import { newCommandId, type Schemas, get } from '@/shared/api/client'
+import { newCommandId, type Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -21,6 +21,7 @@ import { aboutBatch, isBatch, useOutbox, type Batch } from '@/shared/device/outb
 import type { Waiting } from '@/shared/device/store'
 import { useTrialRows } from './useTrialRows'
 import { allMothers, allRecipes, allSpecies } from '@/shared/api/nursery'
+import { motherPage } from '@/shared/api/stock'
 
 /** What do I cut, mix and wrap? */
 const route = useRoute()
@@ -102,11 +103,7 @@ const sumsQuery = computed<Record<string, string>>(() => {
   }
 })
 
-const { data: page } = useQuery({
-  queryKey: computed(() => ['mothers', 'page', head.value.motherId]),
-  queryFn: () => get('/api/v1/stock/{motherId}', { path: { motherId: head.value.motherId } }),
-  enabled: computed(() => head.value.motherId !== ''),
-})
+const { data: page } = useQuery(motherPage(() => head.value.motherId))
 const limbs = computed(() => (page.value?.limbs ?? []).filter((one) => !one.limb.goneOn))
 
 /** A limb on record brings its measures with it, and the first free place on it. */

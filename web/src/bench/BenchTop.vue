@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
-import { type Schemas, get } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { useMethods } from '@/shared/api/methods'
 import Choice from '@/shared/ui/Choice.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import MotherPick from './MotherPick.vue'
 import type { BenchHead } from './useBench'
-import { allPlaces, houseSupplies } from '@/shared/api/nursery'
+import { allPlaces, houseSupplies, allHands } from '@/shared/api/nursery'
 
 /** What all rows of a batch have in common. */
 const head = defineModel<BenchHead>({ required: true })
@@ -19,10 +19,7 @@ const props = defineProps<{
 }>()
 const { data: places } = useQuery(allPlaces)
 const { data: supplies } = useQuery(houseSupplies)
-const { data: hands } = useQuery({
-  queryKey: ['hands'],
-  queryFn: () => get('/api/v1/hands'),
-})
+const { data: hands } = useQuery(allHands)
 const recipeOptions = computed<[string, string][]>(() =>
   props.recipes.map((one) => [String(one.id), one.name] as [string, string]),
 )

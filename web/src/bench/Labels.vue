@@ -2,19 +2,17 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { type Schemas, get, fetchFile } from '@/shared/api/client'
+import { type Schemas, fetchFile } from '@/shared/api/client'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { labelGrids } from '@/shared/api/bench'
 
 /** Labels on a sheet of which some may be used already. */
 const KEPT = 'kg-label-grid'
 const OWN = 'OWN'
 const route = useRoute()
-const { data: grids } = useQuery({
-  queryKey: ['label-grids'],
-  queryFn: () => get('/api/v1/label-grids'),
-})
+const { data: grids } = useQuery(labelGrids)
 const kept = restore()
 const code = ref(kept.code)
 const own = ref<string[]>(kept.own)

@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { type Schemas, get, post } from '@/shared/api/client'
+import { type Schemas, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import { useCommand } from '@/shared/useCommand'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { plannedBatches } from '@/shared/api/bench'
 
 /** Batches that are planned for a day, to be taken to the bench. */
 const emit = defineEmits<{ take: [planned: Schemas['Planned']] }>()
 const session = useSession()
 const { problem, send } = useCommand()
-const { data: planned, refetch } = useQuery({
-  queryKey: ['planned'],
-  queryFn: () => get('/api/v1/planned-batches'),
-})
+const { data: planned, refetch } = useQuery(plannedBatches)
 
 async function drop(one: Schemas['Planned']): Promise<void> {
   const dropped = await send((commandId) =>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { get } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { area, litres, show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { shoppingList } from '@/shared/api/bench'
 
 /** What do I need at the bench that day? */
 const route = useRoute()
@@ -17,15 +17,7 @@ const day = computed({
   get: () => String(route.query.day ?? session.today),
   set: (to: string) => void router.replace({ query: { day: to } }),
 })
-const {
-  data: list,
-  error,
-  refetch,
-} = useQuery({
-  queryKey: computed(() => ['planned', 'list', day.value]),
-  queryFn: () => get('/api/v1/shopping-lists/{day}', { path: { day: day.value } }),
-  placeholderData: keepPreviousData,
-})
+const { data: list, error, refetch } = useQuery(shoppingList(day))
 const hours = (minutes: number) =>
   minutes < 90 ? `${Math.round(minutes)} minutes` : `${(minutes / 60).toFixed(1)} hours`
 const print = () => window.print()

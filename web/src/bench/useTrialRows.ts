@@ -2,18 +2,14 @@ import type { Batch } from '@/shared/device/outbox'
 import { watch, type Ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useQuery } from '@tanstack/vue-query'
-import { get } from '@/shared/api/client'
 import type { BenchRow } from './useBench'
+import { trialPage } from '@/shared/api/trials'
 
 /** The free places of one arm of a trial on one mother, as rows to be set; they come with the address of the page. */
 export function useTrialRows(rows: Ref<BenchRow[]>, lay: (batch: Batch) => void): void {
   const route = useRoute()
   const { trial, arm, mother } = route.query
-  const { data } = useQuery({
-    queryKey: ['trials', 'page', String(trial)],
-    queryFn: () => get('/api/v1/trials/{trialId}', { path: { trialId: String(trial) } }),
-    enabled: trial !== undefined,
-  })
+  const { data } = useQuery(trialPage(String(trial ?? '')))
   let laid = false
   watch(
     data,

@@ -1,20 +1,18 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
-import { get, remove, post } from '@/shared/api/client'
+import { remove, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { myCalendar } from '@/shared/api/house'
 
 /** Rounds, windows and single jobs in one's own calendar, at a secret address. */
 const session = useSession()
 const address = ref('')
 const problem = ref<unknown>(null)
 const saving = ref(false)
-const { data: mine, refetch } = useQuery({
-  queryKey: ['calendar'],
-  queryFn: () => get('/api/v1/me/calendar'),
-})
+const { data: mine, refetch } = useQuery(myCalendar)
 
 async function run(what: () => Promise<void>): Promise<void> {
   saving.value = true

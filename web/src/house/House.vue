@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { allRead } from '@/shared/api/queries'
 import { computed, ref, type Ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { Problem, type Schemas, get } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
@@ -21,19 +21,13 @@ import SiteForm from './SiteForm.vue'
 import SuppliesSection from './SuppliesSection.vue'
 import WeatherSection from './WeatherSection.vue'
 import { allPlaces, allRecipes, allSpecies } from '@/shared/api/nursery'
+import { nurserySite } from '@/shared/api/house'
 
 /** How do we do it here? */
 const { t } = useI18n()
 const session = useSession()
 const queries = useQueryClient()
-const site = useQuery({
-  queryKey: ['site'],
-  queryFn: () =>
-    get('/api/v1/site').catch((failure) => {
-      if (failure instanceof Problem && failure.status === 404) return null
-      throw failure
-    }),
-})
+const site = useQuery(nurserySite)
 const places = useQuery(allPlaces)
 const recipes = useQuery(allRecipes)
 const species = useQuery(allSpecies)

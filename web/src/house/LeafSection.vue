@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
-import { type Schemas, get, post, remove } from '@/shared/api/client'
+import { type Schemas, post, remove } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import Field from '@/shared/ui/Field.vue'
@@ -11,14 +11,12 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
 import { capital } from '@/shared/words'
+import { leafSeasons } from '@/shared/api/house'
 
 /** When leaves come and fall, by place and species: expected, or as somebody saw it. */
 const { t } = useI18n()
 const session = useSession()
-const seasons = useQuery({
-  queryKey: ['leaf-seasons'],
-  queryFn: () => get('/api/v1/leaf-seasons'),
-})
+const seasons = useQuery(leafSeasons)
 type Kind = Schemas['LeafRecordView']['kind']
 const KINDS: Kind[] = ['LEAF_OUT', 'LEAF_FALL']
 const which = ref('')

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { type Schemas, get, post, put } from '@/shared/api/client'
+import { type Schemas, post, put } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
@@ -11,15 +11,12 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
 import PersonForm from './PersonForm.vue'
+import { allPeople } from '@/shared/api/house'
 
 /** Who may sign in, for owners. */
 const { t } = useI18n()
 const session = useSession()
-const {
-  data: people,
-  error: loadError,
-  refetch,
-} = useQuery({ queryKey: ['people'], queryFn: () => get('/api/v1/people') })
+const { data: people, error: loadError, refetch } = useQuery(allPeople)
 const { saving, problem, send, error } = useCommand<Schemas['PersonView']>()
 const adding = ref(false)
 const name = ref('')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { type Schemas, get, put } from '@/shared/api/client'
+import { type Schemas, put } from '@/shared/api/client'
 import { number } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import BothSides from '@/shared/ui/BothSides.vue'
@@ -10,17 +10,11 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useEdit } from '@/shared/useEdit'
 import { houseSupplies } from '@/shared/api/nursery'
+import { housePrices } from '@/shared/api/house'
 
 /** What the house pays: what layers cost is reckoned from it. */
 const session = useSession()
-const {
-  data: list,
-  error: loadError,
-  refetch,
-} = useQuery({
-  queryKey: ['prices'],
-  queryFn: () => get('/api/v1/prices'),
-})
+const { data: list, error: loadError, refetch } = useQuery(housePrices)
 const { saving, problem, stale, send, error, version, mineCounts } = useEdit<Schemas['PricesView']>(0, save)
 const editing = ref(false)
 const currency = ref('')

@@ -2,22 +2,17 @@
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { get, type Schemas } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { browserName } from '@/me/browserName'
 import { dayText, timeText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { securityEvents } from '@/shared/api/house'
 
 /** Who signed in, who was refused, what was taken out: for owners. */
-const PAGE = 100
 const { t } = useI18n()
 const session = useSession()
-const { data, error, refetch, hasNextPage, fetchNextPage, isPending } = useInfiniteQuery({
-  queryKey: ['security-events'],
-  initialPageParam: undefined as number | undefined,
-  queryFn: ({ pageParam }) => get('/api/v1/security-events', { query: { before: pageParam } }),
-  getNextPageParam: (last) => (last.length === PAGE ? last[last.length - 1]!.id : undefined),
-})
+const { data, error, refetch, hasNextPage, fetchNextPage, isPending } = useInfiniteQuery(securityEvents)
 const events = computed(() => data.value?.pages.flat() ?? [])
 /** As people call it: browsers and roles have names of their own. */
 function detail(one: Schemas['EventView']): string {

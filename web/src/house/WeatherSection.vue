@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { type Schemas, get, put } from '@/shared/api/client'
+import { type Schemas, put } from '@/shared/api/client'
 import { addDays, dayText } from '@/shared/dates'
 import { fromSi, toSend, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -9,18 +9,13 @@ import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import WeatherImport from './WeatherImport.vue'
+import { weatherAround } from '@/shared/api/house'
 
 /** What the weather was and is to be: read from a station, typed in, or taken from a file. */
 const props = defineProps<{ today: string }>()
 const emit = defineEmits<{ saved: [] }>()
 const session = useSession()
-const BACK = 9
-const AHEAD = 8
-const weather = useQuery({
-  queryKey: computed(() => ['weather', props.today]),
-  queryFn: () =>
-    get('/api/v1/weather', { query: { from: addDays(props.today, -BACK), to: addDays(props.today, AHEAD) } }),
-})
+const weather = useQuery(weatherAround(() => props.today))
 const KINDS: Record<string, string> = {
   MEASURED: 'measured',
   FORECAST: 'forecast',

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { allHands, allMothers, allPlaces, allSpecies, allTrials } from '@/shared/api/nursery'
+import { allHands, allMothers, allPlaces, allSpecies } from '@/shared/api/nursery'
+import { allTrials } from '@/shared/api/trials'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { STAGES } from '@/shared/api/codes'
 import { capital, JOBS, PHASES, STAGE_WORDS } from '@/shared/words'

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { keepPreviousData, useInfiniteQuery } from '@tanstack/vue-query'
+import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { get, parameters } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -12,6 +11,7 @@ import { useStems } from '@/stem/useStems'
 import FilterBar from './FilterBar.vue'
 import SelectionBar from './SelectionBar.vue'
 import { useFilters } from './useFilters'
+import { layerList } from '@/shared/api/layers'
 
 /** Find by code or any word, narrow, and act on what is ticked. */
 const router = useRouter()
@@ -19,18 +19,11 @@ const session = useSession()
 const { sort, chosen, address } = useFilters()
 const MAX_AT_ONCE = 500
 const COUNTED_UP_TO = 5000
+const asked = computed(() => new URLSearchParams([...chosen.value, ['sort', sort.value]]).toString())
 
-const { data, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage, isPending } = useInfiniteQuery({
-  queryKey: computed(() => ['layers', address.value]),
-  queryFn: ({ pageParam }) => {
-    const query = new URLSearchParams([...chosen.value, ['sort', sort.value], ['limit', '200']])
-    if (pageParam) query.set('cursor', pageParam)
-    return get('/api/v1/layers', { query: { ...parameters(query) } })
-  },
-  initialPageParam: '',
-  getNextPageParam: (last) => last.next ?? undefined,
-  placeholderData: keepPreviousData,
-})
+const { data, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage, isPending } = useInfiniteQuery(
+  layerList(asked),
+)
 const lines = computed(() => data.value?.pages.flatMap((page) => page.layers) ?? [])
 const count = computed(() => data.value?.pages[0]?.count ?? 0)
 const stems = useStems(lines)

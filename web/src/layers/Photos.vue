@@ -4,18 +4,16 @@ import { Dialog, DialogPanel } from '@headlessui/vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { type Schemas, get, remove } from '@/shared/api/client'
+import { type Schemas, remove } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
+import { layerPhotos } from '@/shared/api/layers'
 
 /** The pictures of a layer, the newest first. */
 const props = defineProps<{ code: string; today: string; mayChange: boolean }>()
 const { problem, send } = useCommand()
-const { data: photos } = useQuery({
-  queryKey: ['layer', props.code, 'photos'],
-  queryFn: () => get('/api/v1/layers/{code}/photos', { path: { code: props.code } }),
-})
+const { data: photos } = useQuery(layerPhotos(props.code))
 const { t } = useI18n()
 const open = ref<Schemas['PhotoView'] | null>(null)
 const shown = computed(() => photos.value?.filter((one) => !one.withdrawnAt) ?? [])

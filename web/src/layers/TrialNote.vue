@@ -1,13 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { get } from '@/shared/api/client'
+import { trialOfLayer } from '@/shared/api/layers'
 
 /** The trial that a layer is part of, if any. */
 const props = defineProps<{ code: string }>()
-const { data: trial } = useQuery({
-  queryKey: ['layers', props.code, 'trial'],
-  queryFn: async () => (await get('/api/v1/layers/{code}/trial', { path: { code: props.code } })) ?? null,
-})
+const { data: trial } = useQuery(trialOfLayer(props.code))
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 import { useQuery, useMutation } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { get, put, remove } from '@/shared/api/client'
+import { put, remove } from '@/shared/api/client'
+import { myLayerFilters } from '@/shared/api/house'
 
 /** What narrows the list of layers: the same names in the address of the page and in that of the API. */
 export const FILTERS = [
@@ -58,10 +59,7 @@ export function useFilters() {
     void router.replace({ query: Object.fromEntries(new URLSearchParams(query)) })
   }
 
-  const { data: saved } = useQuery({
-    queryKey: ['layer-filters'],
-    queryFn: () => get('/api/v1/me/layer-filters'),
-  })
+  const { data: saved } = useQuery(myLayerFilters)
 
   const change = useMutation({ mutationFn: (write: () => Promise<unknown>) => write() })
 

@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, type Ref } from 'vue'
-import { newCommandId, type Schemas, get, post } from '@/shared/api/client'
+import { newCommandId, type Schemas, post } from '@/shared/api/client'
 import { useOutbox } from '@/shared/device/outbox'
 import type { NewRecord } from '@/records/newRecord'
 import { KINDS } from '@/shared/words'
 import { toast } from '@/shared/ui/toasts'
+import { layerPage, layerKey } from '@/shared/api/layers'
 
 export type LayerPage = Schemas['LayerPage']
 
@@ -20,10 +21,7 @@ export function useLayer(code: string): {
 } {
   const queries = useQueryClient()
   const outbox = useOutbox()
-  const { data, error, refetch } = useQuery({
-    queryKey: ['layer', code],
-    queryFn: () => get('/api/v1/layers/{code}', { path: { code } }),
-  })
+  const { data, error, refetch } = useQuery(layerPage(code))
   const saving = ref(false)
   const problem = ref<unknown>(null)
   let pending: { body: string; id: string } | null = null
@@ -47,8 +45,8 @@ export function useLayer(code: string): {
         commandId: id,
       })
       if (photo) await outbox.addPhoto(code, id, photo)
-      queries.setQueryData(['layer', code], answer.layer)
-      void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'layer' })
+      queries.setQueryData(layerKey(code), answer.layer)
+      void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== layerKey(code)[0] })
       if (answer.recorded.conflict)
         toast('Kept, but it does not fit what was recorded before: see the records.')
       else if (!quietly) toast(`${KINDS[what.kind]}: kept.`, { label: 'Undo', run: () => void undo(id) })

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { get, parameters } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
 import LedgerFilters from './LedgerFilters.vue'
@@ -9,16 +8,13 @@ import LedgerTabs from './LedgerTabs.vue'
 import ShareBar from './ShareBar.vue'
 import { useLedger } from './useLedger'
 import { percent } from './words'
+import { backtests } from '@/shared/api/ledger'
 
 /** The dates as they were said, held against what happened. */
 const { filters, behind } = useLedger()
 const FEW = 10
 const address = computed(() => new URLSearchParams(filters.value).toString())
-const { data, error, refetch } = useQuery({
-  queryKey: ['backtests', address],
-  queryFn: () => get('/api/v1/backtests', { query: { ...parameters(address.value) } }),
-  placeholderData: keepPreviousData,
-})
+const { data, error, refetch } = useQuery(backtests(address))
 const lines = computed(() => (data.value ? [...data.value.lines, data.value.all] : []))
 
 function days(mean: number): string {

@@ -1,21 +1,19 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { type Schemas, get, post, put } from '@/shared/api/client'
+import { type Schemas, post, put } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import WhatMoves from '@/house/WhatMoves.vue'
+import { learnedTime } from '@/shared/api/ledger'
 
 /** Whether the dates of a species rest on its profile or on own records, and what the other would move. */
 const props = defineProps<{ species: string; common: string; layers: number; median: number }>()
 const session = useSession()
 const { saving, problem, send } = useCommand<Schemas['SettledTime']>()
-const { data: settled } = useQuery({
-  queryKey: ['learned-time', computed(() => props.species)],
-  queryFn: () => get('/api/v1/species/{code}/learned-time', { path: { code: props.species } }),
-})
+const { data: settled } = useQuery(learnedTime(() => props.species))
 const moves = ref<Schemas['Moves'] | null>(null)
 const moved = ref<unknown>(null)
 watch(

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { get } from '@/shared/api/client'
 import { filterWords } from '@/layers/filterWords'
 import { usePlaces } from '@/shared/usePlaces'
 import { capital } from '@/shared/words'
 import { useLedger } from './useLedger'
-import { allMothers, allRecipes, allSpecies, allTrials } from '@/shared/api/nursery'
+import { allMothers, allRecipes, allSpecies } from '@/shared/api/nursery'
+import { allTrials } from '@/shared/api/trials'
+import { ledgerTable } from '@/shared/api/ledger'
 
 /** Which layers the ledger counts. */
 const props = defineProps<{ only?: string[] }>()
@@ -16,10 +17,7 @@ const { data: species } = useQuery(allSpecies)
 const { data: mothers } = useQuery(allMothers)
 const { data: recipes } = useQuery(allRecipes)
 const { data: trials } = useQuery(allTrials)
-const { data: years } = useQuery({
-  queryKey: ['ledger', 'years'],
-  queryFn: () => get('/api/v1/ledger', { query: { by: 'YEAR' } }),
-})
+const { data: years } = useQuery(ledgerTable('by=YEAR'))
 
 const lists = computed((): { name: string; label: string; options: [string, string][] }[] => {
   const grown = new Set((mothers.value ?? []).map((one) => one.speciesCode))

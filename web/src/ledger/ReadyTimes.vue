@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, watchEffect } from 'vue'
-import { get, parameters } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
 import LedgerFilters from './LedgerFilters.vue'
@@ -9,6 +8,7 @@ import LearnedTime from './LearnedTime.vue'
 import LedgerTabs from './LedgerTabs.vue'
 import ReadyCurve from './ReadyCurve.vue'
 import { useLedger } from './useLedger'
+import { readyTimes } from '@/shared/api/ledger'
 
 /** How long it takes to a full ball, by the nursery's own looks, beside the profile it began with. */
 const { of, filters, set, behind, useTable } = useLedger()
@@ -18,18 +18,9 @@ watchEffect(() => {
   if (!of('species') && first) set('species', first.value)
 })
 const address = computed(() => new URLSearchParams(filters.value).toString())
-const { data, error, refetch } = useQuery({
-  queryKey: ['ready-times', address],
-  queryFn: () => get('/api/v1/ready-times', { query: { ...parameters(address.value) } }),
-  enabled: computed(() => !!of('species')),
-  placeholderData: keepPreviousData,
-})
+const { data, error, refetch } = useQuery(readyTimes(address))
 /** What is settled rests on all layers of the species, however the page is narrowed. */
-const { data: ofAll } = useQuery({
-  queryKey: ['ready-times', computed(() => `species=${of('species')}`)],
-  queryFn: () => get('/api/v1/ready-times', { query: { species: of('species') } }),
-  enabled: computed(() => !!of('species')),
-})
+const { data: ofAll } = useQuery(readyTimes(() => `species=${of('species')}`))
 const answer = computed(() => {
   const now = data.value
   if (!now?.layers) return 'No look says anything of it yet: the profile stands.'

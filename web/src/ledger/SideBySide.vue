@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { get, parameters } from '@/shared/api/client'
 import ShareBar from './ShareBar.vue'
 import type { Figure, Line } from './useLedger'
 import { lineName } from './words'
+import { comparison } from '@/shared/api/ledger'
 
 /** Two lines of the ledger beside one another: how far apart they are, and whether that is more than chance. */
 const props = defineProps<{ by: string; a: Line; b: Line; few: number }>()
@@ -23,10 +23,7 @@ function useOne(of: (line: Line) => Figure) {
       setB: String(b.of),
     }).toString()
   })
-  return useQuery({
-    queryKey: ['comparison', address],
-    queryFn: () => get('/api/v1/comparisons', { query: { ...parameters(address.value) } }),
-  })
+  return useQuery(comparison(address))
 }
 const { data: rooted } = useOne((line) => line.rooted)
 const { data: established } = useOne((line) => line.established)

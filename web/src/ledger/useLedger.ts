@@ -1,8 +1,9 @@
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { type Schemas, get, parameters } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { FILTERS } from '@/layers/useFilters'
+import { ledgerTable } from '@/shared/api/ledger'
 
 export type Table = Schemas['LedgerTable']
 export type Line = Schemas['LedgerLine']
@@ -30,11 +31,7 @@ export function useLedger() {
   /** A table of its own, by something else than what the page shows. */
   function useTable(what: () => string) {
     const address = computed(() => new URLSearchParams({ by: what(), ...filters.value }).toString())
-    return useQuery({
-      queryKey: ['ledger', address],
-      queryFn: () => get('/api/v1/ledger', { query: { ...parameters(address.value) } }),
-      placeholderData: keepPreviousData,
-    })
+    return useQuery(ledgerTable(address))
   }
 
   return { of, by, filters, set, behind, useTable }

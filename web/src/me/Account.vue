@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { type Schemas, get, remove, put } from '@/shared/api/client'
+import { type Schemas, remove, put } from '@/shared/api/client'
 import { dayText, timeText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import Field from '@/shared/ui/Field.vue'
@@ -10,6 +10,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
 import { browserName } from './browserName'
+import { mySessions } from '@/shared/api/house'
 
 /** One's own password, and where one is signed in. */
 const { t } = useI18n()
@@ -18,11 +19,7 @@ const current = ref('')
 const next = ref('')
 const { saving, problem, send, error } = useCommand<undefined>()
 const ending = useCommand()
-const {
-  data: sessions,
-  error: loadError,
-  refetch,
-} = useQuery({ queryKey: ['my-sessions'], queryFn: () => get('/api/v1/me/sessions') })
+const { data: sessions, error: loadError, refetch } = useQuery(mySessions)
 
 async function change(): Promise<void> {
   await send((commandId) =>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { Problem, get, parameters } from '@/shared/api/client'
+import { Problem } from '@/shared/api/client'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from './newRecord'
 import { show, toSend, typed, unitOf, whole } from '@/shared/quantity'
@@ -12,6 +12,7 @@ import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import { LADDERS } from '@/shared/words'
 import { usePlaces } from '@/shared/usePlaces'
+import { potAdvice } from '@/shared/api/layers'
 
 /** Into what it goes: the smallest pot of the house that fits, and whether it stands in the wind where it is put. */
 const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
@@ -37,15 +38,7 @@ const query = computed(() => {
   if (height.value.trim()) asked.set('stemHeight', toSend(height.value, 'length', session.units))
   return asked.toString()
 })
-const { data: advice } = useQuery({
-  queryKey: ['pot-advice', computed(() => props.layer.code), computed(() => props.layer.revision), query],
-  queryFn: () =>
-    get('/api/v1/layers/{code}/pot-advice', {
-      path: { code: props.layer.code },
-      query: { ...parameters(query.value) },
-    }),
-  placeholderData: keepPreviousData,
-})
+const { data: advice } = useQuery(potAdvice(() => props.layer, query))
 const places = usePlaces()
 watch(
   advice,

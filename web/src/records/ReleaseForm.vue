@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { Problem, type Schemas, get, post } from '@/shared/api/client'
+import { Problem, type Schemas, post } from '@/shared/api/client'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from './newRecord'
 import { whole } from '@/shared/quantity'
@@ -13,15 +13,13 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import { ROOT_RUNS } from '@/shared/words'
 import { usePlaces } from '@/shared/usePlaces'
+import { releaseTest } from '@/shared/api/layers'
 
 /** The test for release, and where it goes: to sale, into the ground, or among the mothers. */
 const props = defineProps<{ layer: Card; saving: boolean; problem: unknown }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 const router = useRouter()
-const { data: test } = useQuery({
-  queryKey: ['release-test', computed(() => props.layer.code), computed(() => props.layer.revision)],
-  queryFn: () => get('/api/v1/layers/{code}/release-test', { path: { code: props.layer.code } }),
-})
+const { data: test } = useQuery(releaseTest(() => props.layer))
 const places = usePlaces()
 const raising = useCommand<Schemas['MotherView']>()
 const destination = ref('SALE')

@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { byLabel, mountForm, type Answers } from '@/testing/mountForm'
+import { byLabel, mountForm, tap, typeInto, type Answers } from '@/testing/mountForm'
 import SeverForm from './SeverForm.vue'
 
 const LAYER = {
@@ -58,12 +58,7 @@ async function form(balance?: Partial<typeof BALANCE>) {
   const { shown } = await mountForm(SeverForm, { layer: LAYER, saving: false, problem: null }, answers)
   await flushPromises()
   const kept = () => shown.emitted('keep')?.at(-1)?.[0] as { kind: string; details: Record<string, unknown> }
-  const tap = (start: string) =>
-    shown
-      .findAll('button, [role=radio]')
-      .find((one) => one.text().startsWith(start))!
-      .trigger('click')
-  return { shown, kept, tap }
+  return { shown, kept }
 }
 
 afterEach(() => {
@@ -91,18 +86,18 @@ describe('a severing', () => {
   })
 
   it('halves where that is enough, and says when too many stay', async () => {
-    const { shown, kept, tap } = await form({})
-    await tap('Halve instead')
+    const { shown, kept } = await form({})
+    await tap(shown, 'Halve instead')
     expect(shown.get('[data-testid=top-over-bottom]').text()).toBe('10 on 8')
-    await tap('Leave all on')
+    await tap(shown, 'Leave all on')
     expect(shown.get('[data-testid=balance-verdict]').text()).toBe('Leaf for 4 too many: it will wilt.')
     await shown.get('form').trigger('submit')
     expect(kept().details).toMatchObject({ leavesLeft: 12, leavesHalved: 0 })
   })
 
   it('on another day of the week plans the cut and severs nothing', async () => {
-    const { shown, kept, tap } = await form({})
-    await tap('Saturday')
+    const { shown, kept } = await form({})
+    await tap(shown, 'Saturday')
     expect(shown.get('[data-testid=keep-other]').text()).toContain('Saturday 11 July')
     await shown.get('form').trigger('submit')
     expect(kept()).toMatchObject({ kind: 'CUT_PLANNED', details: { cutOn: '2026-07-11' } })
@@ -116,9 +111,8 @@ describe('a severing', () => {
 
   it('is recorded as it was done where the server can not be asked', async () => {
     const { shown, kept } = await form()
-    const leaves = (await vi.waitFor(() => byLabel(shown, 'Leaves on it'), 10_000)) as HTMLInputElement
-    leaves.value = '14'
-    leaves.dispatchEvent(new Event('input'))
+    await vi.waitFor(() => byLabel(shown, 'Leaves on it'), 10_000)
+    await typeInto(shown, 'Leaves on it', '14')
     await shown.get('form').trigger('submit')
     expect(kept()).toMatchObject({
       kind: 'SEVERED',

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { Problem, type Schemas, get, parameters } from '@/shared/api/client'
+import { Problem, type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from './newRecord'
@@ -15,6 +15,7 @@ import { SHELTERS } from '@/shared/words'
 import LeafOverRoot from './LeafOverRoot.vue'
 import { count, drawing, taken, whole, type LeafState } from './leaves'
 import { usePlaces } from '@/shared/usePlaces'
+import { leafBalance } from '@/shared/api/layers'
 
 /** Leaf over root, and the cut: today, or settled on for a better day of the week. */
 const { t } = useI18n()
@@ -38,19 +39,7 @@ const query = computed(() => {
   if (typeof area === 'number') asked.set('leafCm2', String(area))
   return asked.toString()
 })
-const {
-  data: balance,
-  error,
-  refetch,
-} = useQuery({
-  queryKey: ['leaf-balance', computed(() => props.layer.code), computed(() => props.layer.revision), query],
-  queryFn: () =>
-    get('/api/v1/layers/{code}/leaf-balance', {
-      path: { code: props.layer.code },
-      query: { ...parameters(query.value) },
-    }),
-  placeholderData: keepPreviousData,
-})
+const { data: balance, error, refetch } = useQuery(leafBalance(() => props.layer, query))
 const places = usePlaces()
 
 watch(

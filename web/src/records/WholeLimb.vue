@@ -1,18 +1,15 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, watch } from 'vue'
+import { watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { get } from '@/shared/api/client'
 import type { Card } from '@/shared/device/useCards'
+import { motherPage } from '@/shared/api/stock'
 
 /** What comes off with a limb that is cut whole: every layer that stands on it. */
 const props = defineProps<{ layer: Card }>()
 const codes = defineModel<string[]>({ required: true })
 const { t } = useI18n()
-const { data } = useQuery({
-  queryKey: computed(() => ['mothers', 'page', String(props.layer.mother.id)]),
-  queryFn: () => get('/api/v1/stock/{motherId}', { path: { motherId: props.layer.mother.id } }),
-})
+const { data } = useQuery(motherPage(() => props.layer.mother.id))
 watch(
   data,
   (page) => {

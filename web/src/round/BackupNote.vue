@@ -2,18 +2,14 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { get } from '@/shared/api/client'
-import { backupAge, HOUR_MS } from './backupAge'
+import { backupAge } from './backupAge'
+import { backups } from '@/shared/api/house'
 
 /** Less, and a picture or a night more fills the disk. */
 const LEAST_BYTES = 1_000_000_000
 /** How old the newest backup is, for owners; loud when it is too old or not whole. */
 const { t } = useI18n()
-const { data } = useQuery({
-  queryKey: ['backups'],
-  queryFn: () => get('/api/v1/backups'),
-  staleTime: HOUR_MS / 4,
-})
+const { data } = useQuery(backups)
 const age = computed(() => (data.value?.newestAt ? backupAge(data.value.newestAt, Date.now()) : null))
 const words = computed(() => {
   const told = data.value

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { Problem, type Schemas, get, parameters, post } from '@/shared/api/client'
+import { Problem, type Schemas, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { area, litres, show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -13,6 +13,7 @@ import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
 import { word } from '@/shared/words'
 import { allMothers } from '@/shared/api/nursery'
+import { numbersWanted } from '@/shared/api/season'
 
 /** Plants that are wanted by a day, and what they ask for. */
 const props = defineProps<{
@@ -53,12 +54,7 @@ const query = computed(() =>
     confidence: confidence.value,
   }).toString(),
 )
-const numbers = useQuery({
-  queryKey: computed(() => ['numbers', query.value]),
-  queryFn: () => get('/api/v1/season/numbers', { query: { ...parameters(query.value) } }),
-  placeholderData: keepPreviousData,
-  retry: false,
-})
+const numbers = useQuery(numbersWanted(query))
 const problem = computed(() => numbers.error.value)
 const error = (field: string) => (problem.value instanceof Problem ? problem.value.of(field) : undefined)
 const percent = (share: number) => `${Math.round(share * 100)}%`

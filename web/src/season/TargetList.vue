@@ -1,19 +1,16 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { type Schemas, get, post } from '@/shared/api/client'
+import { type Schemas, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import { useCommand } from '@/shared/useCommand'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { allTargets } from '@/shared/api/season'
 
 /** What is wanted, and how far it has come. */
 const props = defineProps<{ today: string }>()
 const session = useSession()
-const {
-  data: targets,
-  error,
-  refetch,
-} = useQuery({ queryKey: ['targets'], queryFn: () => get('/api/v1/targets') })
+const { data: targets, error, refetch } = useQuery(allTargets)
 const { problem, send } = useCommand()
 const WIDTH = 400
 const HEIGHT = 34

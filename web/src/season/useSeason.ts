@@ -1,8 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, type ComputedRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { get, parameters } from '@/shared/api/client'
 import { allPlaces, allRecipes } from '@/shared/api/nursery'
+import { seasonAt, seasonStarts, seasonStart } from '@/shared/api/season'
 
 /** What is looked at, kept in the address so that it can be sent on and come back to. */
 export function useSeason() {
@@ -31,19 +31,9 @@ export function useSeason() {
     return parts.toString()
   })
   const ready = computed(() => placeId.value !== '' && recipeId.value !== '')
-  const season = useQuery({
-    queryKey: computed(() => ['season', query.value]),
-    queryFn: () => get('/api/v1/season', { query: { ...parameters(query.value) } }),
-    enabled: ready,
-    placeholderData: keepPreviousData,
-  })
-  const starts = useQuery({
-    queryKey: computed(() => ['season-starts', query.value, speciesCode.value]),
-    queryFn: () =>
-      get('/api/v1/season/starts', { query: { ...parameters(query.value), speciesCode: speciesCode.value } }),
-    enabled: computed(() => ready.value && speciesCode.value !== ''),
-    placeholderData: keepPreviousData,
-  })
+  const asked = computed(() => (ready.value ? query.value : ''))
+  const season = useQuery(seasonAt(asked))
+  const starts = useQuery(seasonStarts(asked, speciesCode))
 
   function set(changes: Record<string, string>): void {
     const next = { ...route.query, ...changes }
@@ -77,13 +67,5 @@ export function useStart(
   speciesCode: ComputedRef<string>,
   start: ComputedRef<string>,
 ) {
-  return useQuery({
-    queryKey: computed(() => ['season-start', query.value, speciesCode.value, start.value]),
-    queryFn: () =>
-      get('/api/v1/season/start', {
-        query: { ...parameters(query.value), speciesCode: speciesCode.value, startOn: start.value },
-      }),
-    enabled: computed(() => speciesCode.value !== '' && start.value !== ''),
-    placeholderData: keepPreviousData,
-  })
+  return useQuery(seasonStart(query, speciesCode, start))
 }

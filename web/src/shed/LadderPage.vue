@@ -11,7 +11,8 @@ import { capital, RUNGS, word } from '@/shared/words'
 import LadderRow from './LadderRow.vue'
 import ShedTabs from './ShedTabs.vue'
 import { usePlaces } from '@/shared/usePlaces'
-import { useShedRecords, ladder } from './useShed'
+import { useShedRecords } from './useShed'
+import { ladder } from '@/shared/api/shed'
 
 /** Who may move up today, who must step back, and what the weather and the winter say. */
 const session = useSession()

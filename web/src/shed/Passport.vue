@@ -2,21 +2,14 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { get } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
+import { passport } from '@/shared/api/layers'
 
 /** The papers of a plant. */
 const route = useRoute()
 const code = computed(() => String(route.params.code))
-const {
-  data: papers,
-  error,
-  refetch,
-} = useQuery({
-  queryKey: ['passport', code],
-  queryFn: () => get('/api/v1/layers/{code}/passport', { path: { code: code.value } }),
-})
+const { data: papers, error, refetch } = useQuery(passport(code))
 </script>
 
 <template>

@@ -6,7 +6,7 @@ import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { capital } from '@/shared/words'
 import ShedTabs from './ShedTabs.vue'
-import { potting } from './useShed'
+import { potting } from '@/shared/api/shed'
 
 /** What is potted today, into which pots, with how much mix? */
 const session = useSession()

@@ -2,7 +2,6 @@
 import { useI18n } from 'vue-i18n'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { get } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
@@ -10,15 +9,13 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useStems } from '@/stem/useStems'
 import SeverCard from './SeverCard.vue'
 import ShedTabs from './ShedTabs.vue'
-import { useShedRecords, severing } from './useShed'
+import { useShedRecords } from './useShed'
+import { severing, supplyFigure } from '@/shared/api/shed'
 
 /** Sever today? */
 const session = useSession()
 const { data: view, error, refetch } = useQuery(severing)
-const { data: supply } = useQuery({
-  queryKey: ['shed', 'supply-figure'],
-  queryFn: () => get('/api/v1/supply-figure'),
-})
+const { data: supply } = useQuery(supplyFigure)
 const { saving, problem, record } = useShedRecords()
 
 const stems = useStems(computed(() => view.value?.layers ?? []))

@@ -1,17 +1,8 @@
-import { queryOptions } from '@tanstack/vue-query'
 import { ref } from 'vue'
-import { get, type Schemas } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { useOutbox } from '@/shared/device/outbox'
 import { KINDS } from '@/shared/words'
 import { toast } from '@/shared/ui/toasts'
-
-/** What the shed's pages show, each fetched when it is looked at. */
-export const severing = queryOptions({
-  queryKey: ['shed', 'severing'],
-  queryFn: () => get('/api/v1/severing'),
-})
-export const potting = queryOptions({ queryKey: ['shed', 'potting'], queryFn: () => get('/api/v1/potting') })
-export const ladder = queryOptions({ queryKey: ['shed', 'ladder'], queryFn: () => get('/api/v1/ladder') })
 
 /** Records for one plant or for many, through the queue of this device; every page is fetched anew after it. */
 export function useShedRecords() {

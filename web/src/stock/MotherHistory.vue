@@ -16,7 +16,17 @@ const KINDS: Record<string, string> = {
   MERGED: 'Merged into another',
   TOOK_IN: 'Took in another',
 }
-const FIELDS: Record<string, string> = {
+/** What a mother's history tells of: her facts, two of them by name, and the two sides of a merger. */
+type Fact =
+  | Exclude<
+      keyof Schemas['MotherView'],
+      'id' | 'version' | 'retiredOn' | 'mergedInto' | 'speciesCode' | 'placeId'
+    >
+  | 'species'
+  | 'place'
+  | 'into'
+  | 'from'
+const FIELDS: Record<Fact, string> = {
   code: 'code',
   species: 'species',
   variety: 'variety',
@@ -33,6 +43,8 @@ const FIELDS: Record<string, string> = {
   into: 'into',
   from: 'from',
 }
+
+const called = (field: string) => (FIELDS as Record<string, string>)[field] ?? field
 
 function value(field: string, text: string): string {
   if (text === '') return 'nothing'
@@ -54,7 +66,7 @@ function value(field: string, text: string): string {
         ><template v-if="entry.reason">: {{ entry.reason }}</template>
         <ul v-if="entry.kind !== 'ADDED'" class="text-muted">
           <li v-for="change in entry.changes" :key="change.field">
-            {{ FIELDS[change.field] ?? change.field
+            {{ called(change.field)
             }}<template v-if="change.was">: {{ value(change.field, change.was) }} →</template>
             {{ value(change.field, change.now) }}
           </li>

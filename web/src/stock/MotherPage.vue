@@ -17,7 +17,7 @@ import MotherForm from './MotherForm.vue'
 import Pedigree from './Pedigree.vue'
 import MotherHistory from './MotherHistory.vue'
 import TakenTable from './TakenTable.vue'
-import { useMother } from './useMother'
+import { motherPage } from '@/shared/api/stock'
 import { allPlaces, allSpecies } from '@/shared/api/nursery'
 
 /** May this one give more layers, and from which limb? */
@@ -25,7 +25,7 @@ const route = useRoute()
 const session = useSession()
 const queries = useQueryClient()
 const id = computed(() => String(route.params.id))
-const { page, loadError, reload } = useMother(id)
+const { data: page, error: loadError, refetch: reload } = useQuery(motherPage(id))
 const { data: places } = useQuery(allPlaces)
 const { data: species } = useQuery(allSpecies)
 const doing = ref<'' | 'edit' | 'limb' | Change>('')

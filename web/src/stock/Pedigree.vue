@@ -1,15 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { get } from '@/shared/api/client'
 import PedigreeBranch from './PedigreeBranch.vue'
+import { pedigreeOf } from '@/shared/api/stock'
 
 /** Where a mother came from, and which others were raised from it. */
 const props = defineProps<{ motherId: number }>()
-const { data: pedigree } = useQuery({
-  queryKey: ['mothers', computed(() => props.motherId), 'pedigree'],
-  queryFn: () => get('/api/v1/mothers/{motherId}/pedigree', { path: { motherId: props.motherId } }),
-})
+const { data: pedigree } = useQuery(pedigreeOf(() => props.motherId))
 const isAlone = computed(() => !pedigree.value?.ancestors.length && !pedigree.value?.self.children.length)
 </script>
 

@@ -65,3 +65,55 @@ export function byLabel(shown: VueWrapper, label: string): HTMLElement {
   if (!field || !shown.element.contains(field)) throw new Error(`no field is called ${label}`)
   return field
 }
+
+/** Types into the field that is called so, in place of what stood there. */
+export async function typeInto(shown: VueWrapper, label: string, text: string): Promise<void> {
+  const field = byLabel(shown, label) as HTMLInputElement
+  field.value = text
+  field.dispatchEvent(new Event('input'))
+  await flushPromises()
+}
+
+/** Chooses from the list that is called so. */
+export async function choose(shown: VueWrapper, label: string, code: string): Promise<void> {
+  const list = byLabel(shown, label) as HTMLSelectElement
+  list.value = code
+  list.dispatchEvent(new Event('change'))
+  await flushPromises()
+}
+
+/** Taps the button, or the one of a few, that begins so. */
+export async function tap(shown: VueWrapper, start: string): Promise<void> {
+  const found = shown.findAll('button, [role=radio]').find((one) => one.text().startsWith(start))
+  if (!found) throw new Error(`nothing to tap begins with ${start}`)
+  await found.trigger('click')
+  await flushPromises()
+}
+
+export async function submit(shown: VueWrapper): Promise<void> {
+  await shown.get('form').trigger('submit')
+  await flushPromises()
+}
+
+const PROBLEM = { 'Content-Type': 'application/problem+json' }
+
+/** A refusal of one field. */
+export const refusal = (field: string, message: string): Response =>
+  Response.json(
+    { title: 'Bad input', detail: 'Look at the field.', status: 400, violations: [{ field, message }] },
+    { status: 400, headers: PROBLEM },
+  )
+
+/** Somebody else saved it meanwhile: it is this now. */
+export const overtaken = (current: unknown): Response =>
+  Response.json(
+    { title: 'Changed', detail: 'changed meanwhile', status: 409, current },
+    { status: 409, headers: PROBLEM },
+  )
+
+/** What is said beside a field, its refusal among it. */
+export const saidOf = (shown: VueWrapper, label: string): string =>
+  (byLabel(shown, label).getAttribute('aria-describedby') ?? '')
+    .split(' ')
+    .map((id) => document.getElementById(id)?.textContent ?? '')
+    .join(' ')

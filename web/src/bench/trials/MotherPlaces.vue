@@ -1,17 +1,14 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { type Schemas, get } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
+import { motherPage } from '@/shared/api/stock'
 
 /** How many places of a trial on one mother: on limbs that are on record, and elsewhere. */
 const props = defineProps<{ line: Schemas['MotherLine'] }>()
 const emit = defineEmits<{ put: [motherId: number, limbId: number | null, count: number] }>()
 const counts = ref<Record<string, string>>({})
-const { data: page } = useQuery({
-  queryKey: ['mothers', 'page', String(props.line.mother.id)],
-  queryFn: () => get('/api/v1/stock/{motherId}', { path: { motherId: props.line.mother.id } }),
-  enabled: props.line.limbs > 0,
-})
+const { data: page } = useQuery(motherPage(props.line.limbs ? props.line.mother.id! : ''))
 const limbs = computed(() => (page.value?.limbs ?? []).filter((one) => !one.limb.goneOn))
 
 function type(limbId: number | null, text: string): void {

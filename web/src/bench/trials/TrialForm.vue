@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { Problem, type Schemas, get, parameters, post } from '@/shared/api/client'
+import { Problem, type Schemas, post } from '@/shared/api/client'
 import { number } from '@/shared/quantity'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
@@ -12,6 +12,7 @@ import { capital } from '@/shared/words'
 import MotherPlaces from './MotherPlaces.vue'
 import { allRecipes } from '@/shared/api/nursery'
 import { stockLines } from '@/shared/api/stock'
+import { trialSize, recipeDifferences } from '@/shared/api/trials'
 
 /** The question, the arms, how many it takes, and where. */
 const emit = defineEmits<{ begun: [trial: Schemas['TrialPage']]; close: [] }>()
@@ -49,19 +50,10 @@ const sizeQuery = computed(
   () =>
     `share=${percent(share.value)}&otherShare=${percent(otherShare.value)}&power=${power.value}&significance=${significance.value}&arms=${Math.max(2, chosen.value.length)}`,
 )
-const size = useQuery({
-  queryKey: computed(() => ['trial-size', sizeQuery.value]),
-  queryFn: () => get('/api/v1/trial-sizes', { query: { ...parameters(sizeQuery.value) } }),
-  placeholderData: keepPreviousData,
-  retry: false,
-})
+const size = useQuery(trialSize(sizeQuery))
 const sizeError = (field: string) =>
   size.error.value instanceof Problem ? size.error.value.of(field) : undefined
-const { data: differences } = useQuery({
-  queryKey: computed(() => ['recipe-differences', chosen.value.join(',')]),
-  queryFn: () => get('/api/v1/recipe-differences', { query: { recipes: chosen.value.join(',') } }),
-  enabled: computed(() => chosen.value.length >= 2 && new Set(chosen.value).size === chosen.value.length),
-})
+const { data: differences } = useQuery(recipeDifferences(chosen))
 const listed = computed(() => Object.values(places.value).filter((one) => one.count > 0))
 const inAll = computed(() => listed.value.reduce((sum, one) => sum + one.count, 0))
 

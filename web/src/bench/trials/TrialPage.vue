@@ -2,25 +2,19 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { Problem, type Schemas, get, post } from '@/shared/api/client'
+import { Problem, type Schemas, post } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
 import TrialResult from './TrialResult.vue'
+import { trialPage } from '@/shared/api/trials'
 
 /** Which branch gets what? */
 const route = useRoute()
 const session = useSession()
 const id = computed(() => String(route.params.id))
-const {
-  data: page,
-  error,
-  refetch,
-} = useQuery({
-  queryKey: computed(() => ['trials', 'page', id.value]),
-  queryFn: () => get('/api/v1/trials/{trialId}', { path: { trialId: id.value } }),
-})
+const { data: page, error, refetch } = useQuery(trialPage(id))
 const { saving, problem, send } = useCommand<Schemas['TrialPage']>()
 const isOpen = computed(() => page.value && !page.value.line.closedOn)
 

@@ -7,7 +7,7 @@ import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TrialForm from './TrialForm.vue'
-import { allTrials } from '@/shared/api/nursery'
+import { allTrials } from '@/shared/api/trials'
 
 /** What do we want to find out? */
 const session = useSession()

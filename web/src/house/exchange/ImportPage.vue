@@ -2,22 +2,20 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, toRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { get, remove } from '@/shared/api/client'
+import { remove } from '@/shared/api/client'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import ImportOutcome from './ImportOutcome.vue'
 import MappingTable from './MappingTable.vue'
 import NurseryImport from './NurseryImport.vue'
 import { TABLES } from './words'
 import { useImport } from './useImport'
+import { fileTables } from '@/shared/api/exchange'
 
 /** One file: what is in it, which of its columns is which, what would become of its rows; and then taking them. */
 const props = defineProps<{ fileId: string }>()
 const router = useRouter()
 const { file, error, problem, atWork, mapping, look, take, stop, readAs } = useImport(toRef(props, 'fileId'))
-const { data: tables } = useQuery({
-  queryKey: ['tables'],
-  queryFn: () => get('/api/v1/tables'),
-})
+const { data: tables } = useQuery(fileTables)
 const table = computed(() => tables.value?.find((one) => one.name === mapping.value?.table))
 const missing = computed(
   () =>

@@ -1,17 +1,15 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { type Schemas, get } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import Field from '@/shared/ui/Field.vue'
+import { nurserySite } from '@/shared/api/house'
 
 /** Another nursery in the place of this one: typed out, for nothing of this one stays. */
 const props = defineProps<{ file: Schemas['ImportView']; atWork: boolean }>()
 const emit = defineEmits<{ take: [nursery: string] }>()
 const typed = ref('')
-const { data: site } = useQuery({
-  queryKey: ['site', 'name'],
-  queryFn: () => get('/api/v1/site').catch(() => null),
-})
+const { data: site } = useQuery(nurserySite)
 const ready = computed(
   () =>
     props.file.state === 'LOOKED' &&

@@ -2,19 +2,16 @@
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { get } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { sendFile } from './sendFile'
 import { TABLES } from './words'
+import { fileTables } from '@/shared/api/exchange'
 
 /** The records are the nursery's own: out of here, and in again. */
 const session = useSession()
 const router = useRouter()
-const { data: tables, error } = useQuery({
-  queryKey: ['tables'],
-  queryFn: () => get('/api/v1/tables'),
-})
+const { data: tables, error } = useQuery(fileTables)
 const sending = ref('')
 const problem = ref<unknown>(null)
 

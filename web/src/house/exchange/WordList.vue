@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { watch } from 'vue'
-import { get } from '@/shared/api/client'
 import { meaning } from './meaning'
 import type { Name } from './useNames'
+import { importWords } from '@/shared/api/exchange'
 
 /** What the file's own words mean here: each is found once, however many rows have it. */
 const props = defineProps<{
@@ -16,11 +16,12 @@ const props = defineProps<{
   values: Record<string, string>
 }>()
 const emit = defineEmits<{ change: [values: Record<string, string>] }>()
-const { data: words } = useQuery({
-  queryKey: ['import-words', () => props.fileId, () => props.from],
-  queryFn: () =>
-    get('/api/v1/imports/{fileId}/words', { path: { fileId: props.fileId }, query: { column: props.from } }),
-})
+const { data: words } = useQuery(
+  importWords(
+    () => props.fileId,
+    () => props.from,
+  ),
+)
 const known = (word: string) => props.names.some(([value]) => value === word)
 
 // what a word plainly means is filled in, to be seen and changed

@@ -1,19 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch, type Ref } from 'vue'
-import { type Schemas, get, post } from '@/shared/api/client'
+import { type Schemas, post } from '@/shared/api/client'
 import type { FileMapping } from './mapping'
+import { importFile, importKey, isAtWork } from '@/shared/api/exchange'
 
 /** A file on its way in: what it is, how far it is, and what can be done with it. */
 export function useImport(fileId: Ref<string>) {
   const queries = useQueryClient()
   const problem = ref<unknown>(null)
-  const key = computed(() => ['import', fileId.value])
-  const { data: file, error } = useQuery({
-    queryKey: key,
-    queryFn: () => get('/api/v1/imports/{fileId}', { path: { fileId: fileId.value } }),
-    // it works by itself: how far it is, is asked until it is over
-    refetchInterval: (query) => (isAtWork(query.state.data) ? 400 : false),
-  })
+  const { data: file, error } = useQuery(importFile(fileId))
   const atWork = computed(() => isAtWork(file.value))
   const mapping = ref<FileMapping | null>(null)
   watch(
@@ -28,7 +23,7 @@ export function useImport(fileId: Ref<string>) {
   async function send(write: Promise<Schemas['ImportView']>): Promise<boolean> {
     problem.value = null
     try {
-      queries.setQueryData(key.value, await write)
+      queries.setQueryData(importKey(fileId.value), await write)
       return true
     } catch (failure) {
       problem.value = failure
@@ -60,10 +55,6 @@ export function useImport(fileId: Ref<string>) {
   }
 
   return { file, error, problem, atWork, mapping, look, take, stop, readAs }
-}
-
-function isAtWork(file: Schemas['ImportView'] | undefined): boolean {
-  return file?.state === 'LOOKING' || file?.state === 'TAKING'
 }
 
 const copy = (mapping: Schemas['Mapping']): FileMapping => JSON.parse(JSON.stringify(mapping)) as FileMapping

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { type Schemas, get } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { codeWords } from './words'
+import { allMothers, allRecipes, allPlaces, allSpecies } from '@/shared/api/nursery'
 
 /** Whether a cell of a column may only say one of some words: its list may still be on its way. */
 export const isClosed = (column: Schemas['ColumnView']): boolean =>
@@ -18,26 +19,10 @@ export type Name = [value: string, label: string, ...also: string[]]
 /** What a cell of a column may say, with what it is called: codes, or the rows that it names. */
 export function useNames(column: () => Schemas['ColumnView']) {
   const is = (name: string) => column().kind === 'NAME' && column().name === name
-  const mothers = useQuery({
-    queryKey: ['mothers', 'names'],
-    queryFn: () => get('/api/v1/mothers'),
-    enabled: computed(() => is('mother')),
-  })
-  const recipes = useQuery({
-    queryKey: ['recipes'],
-    queryFn: () => get('/api/v1/recipes'),
-    enabled: computed(() => is('recipe')),
-  })
-  const places = useQuery({
-    queryKey: ['places'],
-    queryFn: () => get('/api/v1/places'),
-    enabled: computed(() => is('place')),
-  })
-  const species = useQuery({
-    queryKey: ['species'],
-    queryFn: () => get('/api/v1/species'),
-    enabled: computed(() => isSpecies(column())),
-  })
+  const mothers = useQuery({ ...allMothers, enabled: computed(() => is('mother')) })
+  const recipes = useQuery({ ...allRecipes, enabled: computed(() => is('recipe')) })
+  const places = useQuery({ ...allPlaces, enabled: computed(() => is('place')) })
+  const species = useQuery({ ...allSpecies, enabled: computed(() => isSpecies(column())) })
   return computed<Name[]>(() => {
     const one = column()
     if (one.codes.length) return one.codes.map((code) => [code, codeWords(code)])

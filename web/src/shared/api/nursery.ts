@@ -11,8 +11,6 @@ export const allRecipes = queryOptions({ queryKey: ['recipes'], queryFn: () => g
 
 export const allMothers = queryOptions({ queryKey: ['mothers'], queryFn: () => get('/api/v1/mothers') })
 
-export const allTrials = queryOptions({ queryKey: ['trials'], queryFn: () => get('/api/v1/trials') })
-
 export const houseSupplies = queryOptions({ queryKey: ['supplies'], queryFn: () => get('/api/v1/supplies') })
 
 /** Who sets layers. */
