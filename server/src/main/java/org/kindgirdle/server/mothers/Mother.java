@@ -63,4 +63,43 @@ class Mother {
     static Mother fresh() {
         return new Mother();
     }
+
+    /** All that is edited on its page; what it is called is changed by relabelling once it is here. */
+    void take(MotherView edit) {
+        code = edit.code();
+        speciesCode = edit.speciesCode();
+        variety = edit.variety();
+        placeId = edit.placeId();
+        rootRun = edit.rootRun();
+        vigour = edit.vigour();
+        plantedYear = edit.plantedYear();
+        sick = edit.sick();
+        toBeCutDown = edit.toBeCutDown();
+        rights = edit.rights();
+        permission = edit.rights() == Rights.FREE ? "" : edit.permission().strip();
+        leafyShoots = edit.leafyShoots();
+        note = edit.note();
+    }
+
+    MotherView view() {
+        return MotherViewBuilder.stagedBuilder()
+                .id(id)
+                .code(code)
+                .speciesCode(speciesCode)
+                .variety(variety)
+                .placeId(placeId)
+                .rootRun(rootRun)
+                .vigour(vigour)
+                .plantedYear(plantedYear)
+                .sick(sick)
+                .toBeCutDown(toBeCutDown)
+                .rights(rights)
+                .permission(permission)
+                .leafyShoots(leafyShoots)
+                .note(note)
+                .retiredOn(retiredOn)
+                .mergedInto(mergedInto)
+                .version(version)
+                .build();
+    }
 }

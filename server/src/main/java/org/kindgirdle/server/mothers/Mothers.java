@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.mothers.MotherHistory.EntryKind;
 import org.kindgirdle.server.nursery.MasterDataChanged;
@@ -21,6 +22,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** The mothers. No row of them is ever deleted, and every change of one is in its history. */
 @Service
 public class Mothers {
+
+    /** What a history has entries of their own for, or does not tell. */
+    private static final Set<String> NO_FACTS = Set.of("id", "version", "retiredOn", "mergedInto");
 
     private final MotherRepository mothers;
     private final SpeciesProfiles species;
@@ -57,14 +61,14 @@ public class Mothers {
     @Transactional(readOnly = true)
     public List<MotherView> all() {
         return mothers.findAll().stream()
-                .map(Mothers::view)
+                .map(Mother::view)
                 .sorted((a, b) -> a.code().compareTo(b.code()))
                 .toList();
     }
 
     @Transactional(readOnly = true)
     public MotherView one(long id) {
-        return view(found(id));
+        return found(id).view();
     }
 
     @Transactional
@@ -77,23 +81,11 @@ public class Mothers {
         }
         Mother one = edit.id() == null ? Mother.fresh() : found(edit.id());
         if (edit.id() != null) {
-            Versions.check(edit.version(), one.version, edit, view(one));
+            Versions.check(edit.version(), one.version, edit, one.view());
         }
         check(edit, one);
         Map<String, @Nullable Object> before = edit.id() == null ? Map.of() : facts(one);
-        one.code = edit.code();
-        one.speciesCode = edit.speciesCode();
-        one.variety = edit.variety();
-        one.placeId = edit.placeId();
-        one.rootRun = edit.rootRun();
-        one.vigour = edit.vigour();
-        one.plantedYear = edit.plantedYear();
-        one.sick = edit.sick();
-        one.toBeCutDown = edit.toBeCutDown();
-        one.rights = edit.rights();
-        one.permission = edit.rights() == Rights.FREE ? "" : edit.permission().strip();
-        one.leafyShoots = edit.leafyShoots();
-        one.note = edit.note();
+        one.take(edit);
         Mother saved = written(one);
         List<MotherHistory.Change> changes = MotherHistory.changes(before, facts(saved));
         if (edit.id() == null || !changes.isEmpty()) {
@@ -102,7 +94,7 @@ public class Mothers {
         if (edit.id() != null) {
             events.publishEvent(new MasterDataChanged("mother " + edit.code(), edit.id()));
         }
-        return view(saved);
+        return saved.view();
     }
 
     private Mother written(Mother one) {
@@ -214,12 +206,12 @@ public class Mothers {
     private Mother forChange(long id, long version, Object edit) {
         lock.holdForChange();
         Mother one = found(id);
-        Versions.check(version, one.version, edit, view(one));
+        Versions.check(version, one.version, edit, one.view());
         return one;
     }
 
     private MotherView changed(Mother one) {
-        MotherView saved = view(mothers.saveAndFlush(one));
+        MotherView saved = mothers.saveAndFlush(one).view();
         events.publishEvent(new MasterDataChanged("mother " + one.code, one.id));
         return saved;
     }
@@ -273,19 +265,14 @@ public class Mothers {
     /** What its history tells of, by the names that the pages know. */
     private Map<String, @Nullable Object> facts(Mother one) {
         Map<String, @Nullable Object> facts = new HashMap<>();
-        facts.put("code", one.code);
+        MotherViewBuilder.stream(one.view())
+                .filter(fact -> !NO_FACTS.contains(fact.getKey()))
+                .forEach(fact -> facts.put(fact.getKey(), fact.getValue()));
+        // as people know them
+        facts.remove("speciesCode");
         facts.put("species", species.commonName(one.speciesCode));
-        facts.put("variety", one.variety);
+        facts.remove("placeId");
         facts.put("place", places.name(one.placeId));
-        facts.put("rootRun", one.rootRun);
-        facts.put("vigour", one.vigour);
-        facts.put("plantedYear", one.plantedYear);
-        facts.put("sick", one.sick);
-        facts.put("toBeCutDown", one.toBeCutDown);
-        facts.put("rights", one.rights);
-        facts.put("permission", one.permission);
-        facts.put("leafyShoots", one.leafyShoots);
-        facts.put("note", one.note);
         return facts;
     }
 
@@ -294,27 +281,5 @@ public class Mothers {
             throw new IllegalStateException("saved without an id");
         }
         return one.id;
-    }
-
-    private static MotherView view(Mother one) {
-        return MotherViewBuilder.stagedBuilder()
-                .id(one.id)
-                .code(one.code)
-                .speciesCode(one.speciesCode)
-                .variety(one.variety)
-                .placeId(one.placeId)
-                .rootRun(one.rootRun)
-                .vigour(one.vigour)
-                .plantedYear(one.plantedYear)
-                .sick(one.sick)
-                .toBeCutDown(one.toBeCutDown)
-                .rights(one.rights)
-                .permission(one.permission)
-                .leafyShoots(one.leafyShoots)
-                .note(one.note)
-                .retiredOn(one.retiredOn)
-                .mergedInto(one.mergedInto)
-                .version(one.version)
-                .build();
     }
 }

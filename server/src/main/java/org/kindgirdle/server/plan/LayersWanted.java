@@ -110,7 +110,7 @@ class LayersWanted {
                 .establishing(plants.establishing().chances().mean())
                 .establishingRecords(plants.establishing().records())
                 .latestSetOn(latest)
-                .headline(words.howMany(layers, query.wanted(), query.by(), latest, roomTotal, format))
+                .headline(words.layersWanted(layers, query.wanted(), query.by(), latest, roomTotal, format))
                 .shortfalls(shortfalls(plants.released(), layers, query.wanted()))
                 .room(room)
                 .roomTotal(roomTotal)

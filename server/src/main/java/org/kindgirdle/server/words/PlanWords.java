@@ -112,7 +112,7 @@ public class PlanWords {
     }
 
     /** What plants that are wanted ask for, in a sentence or two. */
-    public String howMany(
+    public String layersWanted(
             int layers, int wanted, LocalDate by, @Nullable LocalDate latestSetOn, int room, Format format) {
         Map<String, String> values = new HashMap<>();
         values.put("layers", String.valueOf(layers));
@@ -121,7 +121,7 @@ public class PlanWords {
         values.put("latest", latestSetOn == null ? "" : format.day(latestSetOn));
         values.put("room", String.valueOf(room));
         values.put("missing", String.valueOf(layers - room));
-        String said = phrases.say(latestSetOn == null ? "howMany.tooLate" : "howMany.by", values);
-        return room >= layers ? said : said + " " + phrases.say("howMany.noRoom", values);
+        String said = phrases.say(latestSetOn == null ? "layersWanted.tooLate" : "layersWanted.by", values);
+        return room >= layers ? said : said + " " + phrases.say("layersWanted.noRoom", values);
     }
 }
