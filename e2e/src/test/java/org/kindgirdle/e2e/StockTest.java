@@ -121,7 +121,8 @@ class StockTest {
             assertThat(visit.page().getByText("No mother in use has all these words"))
                     .isVisible();
             visit.open("/stock");
-            visit.page().getByText("No longer used: 1").click();
+            // how many there are depends on what other tests of this demo have retired or merged
+            visit.page().getByText("No longer used:").click();
             visit.page().getByText("SM-01").click();
             visit.tap("return");
             visit.field("Why").fill("it shot again");

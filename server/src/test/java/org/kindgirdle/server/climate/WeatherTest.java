@@ -29,6 +29,7 @@ class WeatherTest {
     @AfterEach
     void forget() {
         nursery.sql().update("delete from weather_day");
+        nursery.sql().update("delete from weather_change");
         nursery.sql().update("update nursery_lock set edition = uuid()");
     }
 

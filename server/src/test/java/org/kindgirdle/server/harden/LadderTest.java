@@ -237,7 +237,7 @@ class LadderTest {
             assertThat(new PDFTextStripper().getText(document))
                     .contains(code)
                     .contains("Cydonia oblonga")
-                    .contains("Severed, with 5 of 9 leaves left on")
+                    .containsPattern(Said.by("done.SEVERED", "left", 5, "before", 9))
                     .containsPattern(Said.by("done.POTTED", "medium", "light mix", "pot", "2.0 L"));
         }
     }

@@ -5,7 +5,10 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 
-/** Gives a test the nursery, started once a JVM. Its clock is put back to the tests' day before every class. */
+/**
+ * Gives a test the nursery, started once a JVM. Its clock is put back to the tests' day before every class, and before
+ * every test that has an instance of its own: none depends on where another has left it.
+ */
 public final class NurseryExtension implements ParameterResolver, BeforeAllCallback {
 
     @Override
@@ -20,7 +23,9 @@ public final class NurseryExtension implements ParameterResolver, BeforeAllCallb
 
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
-        return nursery(context);
+        TestNursery nursery = nursery(context);
+        nursery.clock().moveTo(TestNursery.TODAY);
+        return nursery;
     }
 
     private static TestNursery nursery(ExtensionContext context) {

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -93,6 +95,22 @@ public final class TestNursery implements AutoCloseable {
 
     public TestClock clock() {
         return started.clock();
+    }
+
+    /** Until what follows for all layers is worked out, beside the requests. */
+    public void awaitRecalculation() {
+        for (int i = 0;
+                viewer.get("/api/v1/recalculation")
+                        .expect(200)
+                        .body()
+                        .path("running")
+                        .asBoolean();
+                i++) {
+            if (i == 600) {
+                throw new IllegalStateException("the pass over all layers does not end");
+            }
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));
+        }
     }
 
     public JdbcTemplate sql() {

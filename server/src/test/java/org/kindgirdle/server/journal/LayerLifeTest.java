@@ -127,8 +127,11 @@ class LayerLifeTest {
 
     @Test
     void the_day_turns_once_and_every_live_layer_stands_at_it() {
+        // what was turned to is not turned back: other tests have been in later days
+        nursery.sql().update("delete from day_turn");
         nursery.clock().moveTo(TODAY.plusDays(3));
         nursery.grower().get("/api/v1/round").expect(200);
+        nursery.awaitRecalculation();
         Integer behind = nursery.sql()
                 .queryForObject(
                         "select count(*) from layer where phase in ('ON_MOTHER', 'SEVERED', 'POTTED') and as_of <> ?",

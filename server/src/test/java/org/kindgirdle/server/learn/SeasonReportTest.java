@@ -10,6 +10,7 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 
 @ExtendWith(NurseryExtension.class)
@@ -42,7 +43,9 @@ class SeasonReportTest {
             PDFTextStripper text = new PDFTextStripper();
             text.setEndPage(1);
             assertThat(text.getText(report))
-                    .contains("layers set in 2024", "6 layers were set", "Of 4 of which it is known, 2 rooted")
+                    .containsPattern(Said.by("report.title", "year", 2024))
+                    .containsPattern(Said.by("report.set", "set", 6))
+                    .containsPattern(Said.by("report.known", "known", 4, "rooted", 2))
                     .contains("Quince", "Medlar", "1 of 2", "few", "rotted 2");
             text.setStartPage(2);
             text.setEndPage(3);

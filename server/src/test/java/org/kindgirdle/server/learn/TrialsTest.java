@@ -99,12 +99,16 @@ class TrialsTest {
                 .expect(200)
                 .body()
                 .toString();
-        assertThat(differences).contains("in one thing: the cover", "in 3 things: the hormone, the wrap, the cover");
+        assertThat(differences)
+                .containsPattern(Said.by("trial.arms.one", "what", "the cover"))
+                .containsPattern(Said.by("trial.arms.more", "count", 3, "what", "the hormone, the wrap, the cover"));
         Map<String, Object> edit = edit(3L, place(one, null, 6));
         edit.put("recipeIds", List.of(film, pod));
         JsonNode trial =
                 nursery.grower().post("/api/v1/trials", edit).expect(201).body();
-        assertThat(trial.path("remarks").toString()).contains("you will not know which", "would be needed");
+        assertThat(trial.path("remarks").toString())
+                .containsPattern(Said.by("trial.arms.more"))
+                .containsPattern(Said.by("trial.few"));
     }
 
     /** Fleiss, Levin and Paik: 90 against 70 of a hundred take 72 in each arm, corrected for continuity. */

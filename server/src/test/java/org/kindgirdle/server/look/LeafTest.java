@@ -109,7 +109,7 @@ class LeafTest {
                         .expect(400)
                         .body()
                         .toString())
-                .contains("dropped its leaves on 7 November 2025 by the record");
+                .containsPattern(Said.by("leaf.close.LEAF_FALL", "on", "7 November 2025"));
         assertThat(nursery.viewer()
                         .post("/api/v1/leaf-records", leaf(nursery.tunnel(), "CYDOBL", "LEAF_OUT", today))
                         .status())

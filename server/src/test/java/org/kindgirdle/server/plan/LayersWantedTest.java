@@ -74,14 +74,14 @@ class LayersWantedTest {
         // a third of sixty shoots, less the three that stand under rings
         assertThat(numbers.path("roomTotal").asInt()).isEqualTo(17);
         assertThat(numbers.at("/room/0/motherId").asLong()).isEqualTo(mother);
-        assertThat(numbers.path("headline").asString()).contains("room for 17 only");
+        assertThat(numbers.path("headline").asString()).containsPattern(Said.by("layersWanted.noRoom", "room", 17));
     }
 
     @Test
     void what_cannot_be_ready_by_then_is_said_and_what_is_no_plan_is_refused() {
         JsonNode soon = numbers("CYDOBL", 5, TODAY.plusDays(20), .8).expect(200).body();
         assertThat(soon.path("latestSetOn").isNull()).isTrue();
-        assertThat(soon.path("headline").asString()).containsPattern(Said.by("howMany.tooLate"));
+        assertThat(soon.path("headline").asString()).containsPattern(Said.by("layersWanted.tooLate"));
         assertThat(numbers("CYDOBL", 5, TODAY, .8).expect(400).fields()).containsExactly("by");
         assertThat(numbers("CYDOBL", 0, NEXT_AUTUMN, .8).expect(400).fields()).containsExactly("wanted");
         assertThat(numbers("CYDOBL", 5, NEXT_AUTUMN, 1).expect(400).fields()).containsExactly("confidence");

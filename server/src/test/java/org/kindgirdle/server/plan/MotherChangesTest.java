@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -52,8 +53,8 @@ class MotherChangesTest {
         change("retirement", Map.of("on", TODAY.toString(), "reason", "canker", "version", version()))
                 .expect(200);
         assertThat(set(nursery.batch(mother, TODAY, 1)).expect(400).body().toString())
-                .contains("is retired since 10 July");
-        assertThat(line().path("why").asString()).isEqualTo("Retired on 10 July.");
+                .containsPattern(Said.by("plan.BLOCK.RETIRED", "on", "10 July"));
+        assertThat(line().path("why").asString()).matches(Said.by("room.retired", "on", "10 July"));
         assertThat(nursery.grower()
                         .get("/api/v1/layers/" + code)
                         .expect(200)

@@ -41,8 +41,7 @@ class TargetsTest {
         assertThat(target.path("set").asInt()).isZero();
         assertThat(target.path("more").asInt()).isEqualTo(layers);
         assertThat(target.path("headline").asString())
-                .startsWith("Set " + layers + " more, by ")
-                .contains("the chance of 6 is 0%");
+                .matches(Said.by("target.setMore", "more", layers, "wanted", 6, "p", "0%"));
 
         List<String> codes = nursery.set(mother, TODAY, layers);
         JsonNode set = target(target);

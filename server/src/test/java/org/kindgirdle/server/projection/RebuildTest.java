@@ -161,14 +161,19 @@ class RebuildTest {
         assertThat(result.toString()).contains("1 could not be read");
         nursery.sql().update("update layer set stage = 'FILLED' where code = ?", lost);
 
-        nursery.sql().execute("alter table layer_event disable keys");
+        String guard = (String) nursery.sql()
+                .queryForMap("show create trigger layer_event_no_update")
+                .get("SQL Original Statement");
+        String look = "kind = 'LOOKED' and layer_id = (select id from layer where code = '" + live + "')";
+        String details = nursery.sql().queryForObject("select details from layer_event where " + look, String.class);
         nursery.sql().execute("drop trigger layer_event_no_update");
-        nursery.sql()
-                .update("update layer_event set details = '{\"stage\": 7}' where kind = 'LOOKED' and layer_id ="
-                        + " (select id from layer where code = '" + live + "')");
+        nursery.sql().update("update layer_event set details = '{\"stage\": 7}' where " + look);
         assertThat(rebuilt().wrong())
                 .singleElement()
                 .satisfies(said -> assertThat(said).contains(live, "details", "LOOKED"));
+        nursery.sql().update("update layer_event set details = ? where " + look, details);
+        nursery.sql().execute(guard);
+        assertThat(rebuilt().wrong()).isEmpty();
     }
 
     private Rebuild.Result rebuilt() {

@@ -5,7 +5,6 @@ import static org.kindgirdle.server.harness.TestNursery.TODAY;
 
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -33,17 +32,17 @@ class RecalculationTest {
     }
 
     @AfterEach
-    void many() throws InterruptedException {
-        awaitEnd();
+    void many() {
+        nursery.awaitRecalculation();
         size.setAtOnce(1000);
     }
 
     @Test
-    void a_change_returns_at_once_and_the_rows_follow_in_a_pass_of_their_own() throws InterruptedException {
+    void a_change_returns_at_once_and_the_rows_follow_in_a_pass_of_their_own() {
         List<String> codes = nursery.set(nursery.mother("COTCOG", nursery.field()), TODAY, 5);
         String before = row(codes.get(0));
         change("COTCOG", 20);
-        awaitEnd();
+        nursery.awaitRecalculation();
         JsonNode progress = progress();
         assertThat(progress.path("done").asInt())
                 .isEqualTo(progress.path("total").asInt())
@@ -53,12 +52,12 @@ class RecalculationTest {
             assertThat(row(code)).isEqualTo(page(code));
         }
         change("COTCOG", -20);
-        awaitEnd();
+        nursery.awaitRecalculation();
         assertThat(row(codes.get(0))).isEqualTo(before);
     }
 
     @Test
-    void a_pass_that_was_interrupted_goes_on_from_where_it_stood() throws InterruptedException {
+    void a_pass_that_was_interrupted_goes_on_from_where_it_stood() {
         String code =
                 nursery.set(nursery.mother("COTCOG", nursery.field()), TODAY, 1).get(0);
         String before = row(code);
@@ -66,18 +65,18 @@ class RecalculationTest {
         nursery.sql().update("update recalculation set running = true, next_id = 0, done = 0 where id = 1");
         // as the start of the application does
         nursery.bean(RecalculationWorker.class).onBegun(new Recalculation.Begun());
-        awaitEnd();
+        nursery.awaitRecalculation();
         assertThat(row(code)).isEqualTo(before);
     }
 
     @Test
-    void records_are_taken_while_it_runs_and_nothing_is_lost() throws InterruptedException {
+    void records_are_taken_while_it_runs_and_nothing_is_lost() {
         List<String> codes = nursery.set(nursery.mother("COTCOG", nursery.field()), TODAY, 4);
         change("COTCOG", 5);
         for (String code : codes) {
             nursery.record(code, TestNursery.look("CALLUS", 0)).expect(201);
         }
-        awaitEnd();
+        nursery.awaitRecalculation();
         for (String code : codes) {
             assertThat(row(code)).isEqualTo(page(code));
             assertThat(nursery.sql().queryForObject("select stage from layer where code = ?", String.class, code))
@@ -105,13 +104,6 @@ class RecalculationTest {
         ObjectNode profile = (ObjectNode) view.path("profile");
         profile.put("d50ThermalDays", profile.path("d50ThermalDays").asDouble() + days);
         nursery.owner().put("/api/v1/species/" + species, view).expect(200);
-    }
-
-    private void awaitEnd() throws InterruptedException {
-        for (int i = 0; progress().path("running").asBoolean(); i++) {
-            assertThat(i).as("the pass ends").isLessThan(600);
-            TimeUnit.MILLISECONDS.sleep(50);
-        }
     }
 
     private JsonNode progress() {

@@ -101,7 +101,9 @@ class BenchTest {
         late.remove("reason");
         Client.Answer refused = set(late).expect(400);
         assertThat(refused.fields()).containsOnly("reason");
-        assertThat(refused.body().toString()).contains("Row 1: Under 6 mm the blade can go through");
+        assertThat(refused.body().toString())
+                .contains("Row 1: ")
+                .containsPattern(Said.by("plan.WARN.THIN", "thin", "6 mm"));
         late.put("reason", "only thin wood left");
         String code = set(late).expect(201).body().at("/codes/0").asString();
         assertThat(nursery.grower()
@@ -169,7 +171,7 @@ class BenchTest {
                 .expect(200)
                 .body()
                 .path("remarks");
-        assertThat(remarks.toString()).contains("With these, 21 of 60 leafy shoots");
+        assertThat(remarks.toString()).containsPattern(Said.by("plan.WARN.TOO_MANY", "count", 21, "shoots", 60));
     }
 
     private Client.Answer set(Map<String, Object> batch) {

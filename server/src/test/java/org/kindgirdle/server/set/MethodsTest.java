@@ -199,7 +199,10 @@ class MethodsTest {
                             .map(step -> step.path("step").asString()))
                     .containsExactly(caution.getValue());
         }
-        assertThat(steps.toString()).contains("mm below the upper one", "3000 ppm", "Cover it: foil");
+        assertThat(steps.toString())
+                .contains("3000 ppm")
+                .containsPattern(Said.by("set.LOWER_CUT"))
+                .containsPattern(Said.by("set.COVER", "cover", "foil"));
         long quince = nursery.mother("CYDOBL", nursery.field());
         assertThat(nursery.grower()
                         .post("/api/v1/set-previews", nursery.batch(quince, TODAY, 1))
@@ -233,7 +236,7 @@ class MethodsTest {
         assertThat(remarks(batch(recipe("AIR", "RING_SCRAPED", "TIED_FILM", 0), 5, 8)))
                 .containsPattern(Said.by("plan.WARN.THIN"));
         assertThat(remarks(batch(recipe("SOFT_TIP", "UNWOUNDED", "SLIT_BAG", 0), 5, 8)))
-                .doesNotContain("go through the branch");
+                .doesNotContainPattern(Said.by("plan.WARN.THIN"));
     }
 
     @Test
@@ -252,7 +255,9 @@ class MethodsTest {
         Map<String, Object> batch = new HashMap<>(nursery.batch(mother, TODAY, 1));
         batch.put("hand", "Wren Halloway");
         batch.put("hormone", "Powder eight");
-        assertThat(remarks(batch)).contains("good until 1 May", "8000 ppm and the recipe wants 3000");
+        assertThat(remarks(batch))
+                .containsPattern(Said.by("bench.hormone-expired", "on", "1 May"))
+                .containsPattern(Said.by("bench.hormone-strength", "has", "8000", "wants", "3000"));
         String code = nursery.grower()
                 .post("/api/v1/batches", batch)
                 .expect(201)

@@ -97,8 +97,7 @@ class WarnedOfTest {
         // each of them says it on its own page, too
         JsonNode load = page(code).path("limbLoad");
         assertThat(load.path("sentence").asString())
-                .startsWith("The 3 balls on Low arm together ask")
-                .containsPattern(Said.by("limb.load.SMALLER_OR_PROP_FIRST"));
+                .matches(Said.by("limb.load.SMALLER_OR_PROP_FIRST", "balls", 3, "limb", "Low arm"));
         // a prop under the limb is under all of them
         nursery.grower()
                 .post(
