@@ -1,8 +1,10 @@
 package org.kindgirdle.server.persistence;
 
 import jakarta.persistence.EntityManagerFactory;
+import javax.sql.DataSource;
 import org.hibernate.cfg.MappingSettings;
 import org.hibernate.type.format.jackson.Jackson3JsonFormatMapper;
+import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.hibernate.autoconfigure.HibernatePropertiesCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -18,6 +20,18 @@ class PersistenceConfig {
     @Bean
     HibernatePropertiesCustomizer json(JsonMapper json) {
         return properties -> properties.put(MappingSettings.JSON_FORMAT_MAPPER, new Jackson3JsonFormatMapper(json));
+    }
+
+    @Bean
+    static BeanPostProcessor patientConnections() {
+        return new BeanPostProcessor() {
+            @Override
+            public Object postProcessAfterInitialization(Object bean, String name) {
+                return bean instanceof DataSource pool && !(bean instanceof PatientConnections)
+                        ? new PatientConnections(pool)
+                        : bean;
+            }
+        };
     }
 
     @Bean
