@@ -1,9 +1,9 @@
 package org.kindgirdle.server.persistence;
 
+import com.zaxxer.hikari.HikariDataSource;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
-import javax.sql.DataSource;
 import org.springframework.jdbc.datasource.DelegatingDataSource;
 
 /**
@@ -15,8 +15,11 @@ final class PatientConnections extends DelegatingDataSource {
     /** Of the patience of the pool, which is for a database that is away. */
     private static final int TIMES = 6;
 
-    PatientConnections(DataSource pool) {
+    private final HikariDataSource pool;
+
+    PatientConnections(HikariDataSource pool) {
         super(pool);
+        this.pool = pool;
     }
 
     @Override
@@ -25,8 +28,10 @@ final class PatientConnections extends DelegatingDataSource {
             try {
                 return super.getConnection();
             } catch (SQLTransientConnectionException waited) {
-                // the pool names what its last try to make a connection failed of, if there was one
-                if (waited.getCause() != null) {
+                // the pool tells one of those who wait what its last try to make a connection failed of, and gives up
+                // what is broken: where the database is away, it has not as many as it may have
+                if (waited.getCause() != null
+                        || pool.getHikariPoolMXBean().getActiveConnections() < pool.getMaximumPoolSize()) {
                     throw waited;
                 }
             }

@@ -1,7 +1,7 @@
 package org.kindgirdle.server.persistence;
 
+import com.zaxxer.hikari.HikariDataSource;
 import jakarta.persistence.EntityManagerFactory;
-import javax.sql.DataSource;
 import org.hibernate.cfg.MappingSettings;
 import org.hibernate.type.format.jackson.Jackson3JsonFormatMapper;
 import org.springframework.beans.factory.config.BeanPostProcessor;
@@ -27,9 +27,7 @@ class PersistenceConfig {
         return new BeanPostProcessor() {
             @Override
             public Object postProcessAfterInitialization(Object bean, String name) {
-                return bean instanceof DataSource pool && !(bean instanceof PatientConnections)
-                        ? new PatientConnections(pool)
-                        : bean;
+                return bean instanceof HikariDataSource pool ? new PatientConnections(pool) : bean;
             }
         };
     }

@@ -7,18 +7,28 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.HikariPoolMXBean;
 import java.net.ConnectException;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
-import javax.sql.DataSource;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** A reader was told that the database can't be reached while others only had all of its connections. */
 class PatientConnectionsTest {
 
-    private final DataSource pool = mock(DataSource.class);
+    private final HikariDataSource pool = mock(HikariDataSource.class);
+    private final HikariPoolMXBean state = mock(HikariPoolMXBean.class);
     private final PatientConnections patient = new PatientConnections(pool);
+
+    @BeforeEach
+    void all_are_in_use() {
+        when(pool.getHikariPoolMXBean()).thenReturn(state);
+        when(pool.getMaximumPoolSize()).thenReturn(10);
+        when(state.getActiveConnections()).thenReturn(10);
+    }
 
     @Test
     void where_all_connections_are_in_use_the_next_that_is_free_is_waited_for() throws SQLException {
@@ -36,6 +46,15 @@ class PatientConnectionsTest {
                 .thenThrow(new SQLTransientConnectionException(
                         "request timed out", "08S01", new ConnectException("Connection refused")));
         assertThatThrownBy(patient::getConnection).hasRootCauseInstanceOf(ConnectException.class);
+        verify(pool, times(1)).getConnection();
+    }
+
+    /** The pool tells the reason to the first of them only. */
+    @Test
+    void of_many_who_wait_for_a_database_that_is_away_all_are_told() throws SQLException {
+        when(state.getActiveConnections()).thenReturn(0);
+        when(pool.getConnection()).thenThrow(new SQLTransientConnectionException("request timed out, active=0"));
+        assertThatThrownBy(patient::getConnection).isInstanceOf(SQLTransientConnectionException.class);
         verify(pool, times(1)).getConnection();
     }
 
