@@ -27,13 +27,20 @@ export const useSession = defineStore('session', () => {
     const known = kept?.person && kept.measures ? kept : null
     try {
       // once it stands there, whoever asks again waits for what is so now
-      const told = await soon(get('/api/v1/session'), session.value ? null : known, take)
+      const told = await soon(asked(), session.value ? null : known, take)
       if (told === known) remember(known)
       else take(told)
     } catch (failure) {
       if (!(failure instanceof Problem) || !failure.mayBeWritten || !known) throw failure
       remember(known)
     }
+  }
+
+  async function asked(): Promise<Session> {
+    const askedAt = Date.now()
+    const told = await get('/api/v1/session')
+    setNurseryClock(told.now, askedAt)
+    return told
   }
 
   function remember(known: Session): void {
@@ -44,7 +51,6 @@ export const useSession = defineStore('session', () => {
   function take(told: Session): void {
     session.value = told
     useDemoToken(told.demo)
-    setNurseryClock(told.now)
     if (told.person) localStorage.setItem(KEY, JSON.stringify(told))
     else localStorage.removeItem(KEY)
   }

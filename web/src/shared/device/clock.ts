@@ -1,12 +1,39 @@
-/** How far the nursery's clock is ahead of this device's, as it was last told. A device's clock may be wrong. */
+/**
+ * How far the nursery's clock is ahead of this device's, which may be wrong: between `atLeast` and `atMost`, in
+ * milliseconds. One answer says it only to within the time that it was on its way.
+ */
+interface Ahead {
+  atLeast: number
+  atMost: number
+}
+
 const KEY = 'kg-clock-ahead'
 
-export function setNurseryClock(now: string): void {
-  localStorage.setItem(KEY, String(Date.parse(now) - Date.now()))
+/**
+ * Takes what the nursery's clock was while it was asked. With each answer the two bounds close in; where they
+ * contradict what was known, a clock was set anew, and what was known counts no more.
+ *
+ * @param now what the nursery's clock showed
+ * @param askedAt when it was asked, by this device's clock, in milliseconds
+ */
+export function setNurseryClock(now: string, askedAt: number): void {
+  const told = { atLeast: Date.parse(now) - Date.now(), atMost: Date.parse(now) - askedAt }
+  const known = kept()
+  const both = known && {
+    atLeast: Math.max(told.atLeast, known.atLeast),
+    atMost: Math.min(told.atMost, known.atMost),
+  }
+  localStorage.setItem(KEY, JSON.stringify(both && both.atLeast <= both.atMost ? both : told))
 }
 
 /** The moment by the nursery's clock: what a record is dated with, whenever it is sent. */
 export function nurseryNow(): Date {
-  const ahead = Number(localStorage.getItem(KEY) ?? 0)
-  return new Date(Date.now() + (Number.isFinite(ahead) ? ahead : 0))
+  const ahead = kept()
+  return new Date(Date.now() + (ahead ? (ahead.atLeast + ahead.atMost) / 2 : 0))
+}
+
+function kept(): Ahead | null {
+  const found = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Ahead | number | null
+  // an older page kept the one figure that its last answer could be sure of at least
+  return typeof found === 'number' ? { atLeast: found, atMost: found + 1000 } : found
 }

@@ -8,6 +8,7 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -19,6 +20,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.kindgirdle.e2e.harness.RunningApplication;
 import org.kindgirdle.e2e.harness.Visit;
 import org.kindgirdle.e2e.harness.Walker;
+import org.kindgirdle.server.harness.Client;
 import tools.jackson.databind.JsonNode;
 
 /** No network at the far end of the field: what was recorded there arrives, once and in order, whatever happens. */
@@ -192,10 +194,15 @@ class FarFieldTest {
                                 5,
                                 "conditions",
                                 List.of()));
-        application
-                .api("maren")
-                .post("/api/v1/layers/" + code + "/records", record)
-                .expect(201);
+        Client maren = application.api("maren");
+        // which of both was first must not turn on how long an answer was on its way
+        Map<String, Object> dated = new HashMap<>(record);
+        dated.put(
+                "occurredAt",
+                Instant.parse(maren.get("/api/v1/session").body().path("now").asString())
+                        .minusSeconds(60)
+                        .toString());
+        maren.post("/api/v1/layers/" + code + "/records", dated).expect(201);
     }
 
     private static Locator.FilterOptions with(String text) {
