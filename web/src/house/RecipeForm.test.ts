@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import {
   byLabel,
   choose,
@@ -58,11 +58,6 @@ const form = (recipe: typeof OLD | null, answers: Answers, units?: typeof US) =>
     { '/methods': METHODS, '/supplies': { containers: [], hormones: [] }, ...answers },
     units,
   )
-
-afterEach(() => {
-  vi.unstubAllGlobals()
-  document.body.innerHTML = ''
-})
 
 describe('a recipe', () => {
   it('offers what goes with its method, and gives up what does not', async () => {

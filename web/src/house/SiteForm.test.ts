@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import {
   byLabel,
   mountForm,
@@ -29,11 +29,6 @@ const OLD = {
 
 const form = (site: typeof OLD | null, answers: Answers = {}, units = METRIC) =>
   mountForm(SiteForm, { site, locked: false }, { '/site': OLD, ...answers }, units)
-
-afterEach(() => {
-  vi.unstubAllGlobals()
-  document.body.innerHTML = ''
-})
 
 describe('a site', () => {
   it('that nobody touched is sent as it was read', async () => {

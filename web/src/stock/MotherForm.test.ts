@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import {
   byLabel,
   choose,
@@ -56,11 +56,6 @@ const form = (mother: typeof OLD | null, answers: Answers = {}) =>
     },
     { '/house-rules': RULES, ...answers },
   )
-
-afterEach(() => {
-  vi.unstubAllGlobals()
-  document.body.innerHTML = ''
-})
 
 describe('a mother', () => {
   it('that nobody touched is sent as it was read', async () => {

@@ -1,7 +1,7 @@
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { vi } from 'vitest'
+import { onTestFinished, vi } from 'vitest'
 import type { Component } from 'vue'
 import { newQueryClient } from '@/shared/api/queries'
 import { i18n } from '@/shared/i18n'
@@ -51,6 +51,11 @@ export async function mountForm(
       plugins: [i18n, [VueQueryPlugin, { queryClient: newQueryClient() }]],
       stubs: { RouterLink: RouterLinkStub },
     },
+  })
+  onTestFinished(() => {
+    shown.unmount()
+    vi.unstubAllGlobals()
+    document.body.innerHTML = ''
   })
   await flushPromises()
   return { shown, sent }

@@ -21,6 +21,7 @@ import org.apache.commons.compress.archivers.tar.TarArchiveInputStream;
 import org.apache.commons.compress.compressors.gzip.GzipCompressorInputStream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.digest.Sha256;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -73,9 +74,7 @@ final class BackupCheck {
                 hashes.put(entry, Sha256.hex(digest));
             });
         } catch (IOException broken) {
-            throw new BackupException(
-                    file + " can't be read to its end: it is no backup of Kind Girdle, or it was cut off.",
-                    "Nothing was changed. Give a file that ./kg backup wrote.");
+            throw new BackupException(Refusals.say("backup.cutOff", "file", file), Refusals.say("backup.giveBackup"));
         }
         return found(file, format[0], contents, hashes);
     }
@@ -84,16 +83,14 @@ final class BackupCheck {
             Path file, @Nullable String format, DumpContents contents, SortedMap<String, String> hashes) {
         if (format == null || !format.startsWith(Manifest.MARK) || !hashes.containsKey(SQL)) {
             throw new BackupException(
-                    file + " is no backup of Kind Girdle, or its end is missing.",
-                    "Nothing was changed. Give a file that ./kg backup wrote.");
+                    Refusals.say("backup.notWhole.end", "file", file), Refusals.say("backup.giveBackup"));
         }
         String[] lines = format.substring(Manifest.MARK.length()).split("\n", 2);
         int number = lines[0].strip().matches("\\d{1,4}") ? Integer.parseInt(lines[0].strip()) : 0;
         if (number < OLDEST_FORMAT || number > Manifest.FORMAT) {
             throw new BackupException(
-                    "This backup has the format " + lines[0].strip() + ", and this version reads 1 to "
-                            + Manifest.FORMAT + ".",
-                    "Nothing was changed. Take the version of Kind Girdle that wrote it, or a newer one.");
+                    Refusals.say("backup.format", "format", lines[0].strip(), "newest", Manifest.FORMAT),
+                    Refusals.say("backup.takeItsVersion"));
         }
         Manifest manifest = number == OLDEST_FORMAT ? null : manifest(lines);
         Stream<String> wrong = Stream.concat(
@@ -116,7 +113,7 @@ final class BackupCheck {
         try {
             return JSON.readValue(lines.length < 2 ? "" : lines[1], Manifest.class);
         } catch (JacksonException broken) {
-            throw new BackupException("What the backup says of itself can't be read.", DumpReader.DAMAGED);
+            throw new BackupException(Refusals.say("backup.manifest"), DumpReader.DAMAGED);
         }
     }
 

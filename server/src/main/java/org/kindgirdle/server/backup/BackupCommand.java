@@ -12,6 +12,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.Set;
+import org.kindgirdle.server.sentences.Refusals;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -90,7 +91,8 @@ public final class BackupCommand {
             event.setString(2, String.valueOf(file.getFileName()));
             event.executeUpdate();
         } catch (SQLException e) {
-            throw new BackupException("It could not be noted down: " + e.getMessage(), "Nothing was changed.");
+            throw new BackupException(
+                    Refusals.say("backup.notNoted", "message", e.getMessage()), Refusals.say("backup.nothingChanged"));
         }
         return found;
     }

@@ -23,6 +23,7 @@ import java.util.regex.Pattern;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.sentences.Refusals;
 
 /**
  * Brings a backup back into an empty database: its tables come from the migrations, up to the one that the backup was
@@ -53,7 +54,8 @@ final class BackupRestore {
         BackupCheck.Found found = BackupCheck.of(file);
         if (!found.isWhole()) {
             throw new BackupException(
-                    "The backup is not whole: " + String.join("; ", found.problems()), DumpReader.DAMAGED);
+                    Refusals.say("backup.notWhole", "problems", String.join("; ", found.problems())),
+                    DumpReader.DAMAGED);
         }
         try (Connection connection = into.connect()) {
             requireEmpty(connection);
@@ -66,7 +68,9 @@ final class BackupRestore {
             pictures(file);
             return found;
         } catch (SQLException | IOException | FlywayException | FillingException e) {
-            throw new BackupException("It could not be taken in: " + e.getMessage(), "Nothing was changed.");
+            throw new BackupException(
+                    Refusals.say("backup.notTakenIn", "message", e.getMessage()),
+                    Refusals.say("backup.nothingChanged"));
         }
     }
 
@@ -74,8 +78,7 @@ final class BackupRestore {
         try (ResultSet any = connection.createStatement().executeQuery("show tables")) {
             if (any.next()) {
                 throw new BackupException(
-                        "The database " + into.name() + " is not empty.",
-                        "Nothing was changed. Make an empty one, and give it with KG_DB_URL.");
+                        Refusals.say("backup.notEmpty", "name", into.name()), Refusals.say("backup.makeEmpty"));
             }
         }
     }
@@ -92,9 +95,8 @@ final class BackupRestore {
                     .orElse(0);
             if (target > known) {
                 throw new BackupException(
-                        "This backup was written by a newer version of Kind Girdle (database " + target
-                                + ", and this version knows " + known + ").",
-                        "Nothing was changed. Take the newer version first: ./kg update");
+                        Refusals.say("backup.newer", "target", target, "known", known),
+                        Refusals.say("backup.updateFirst"));
             }
             flyway = flyway.target(Integer.toString(target));
         }
@@ -157,7 +159,8 @@ final class BackupRestore {
     private static void same(String table, long sent, long arrived) {
         if (arrived >= 0 && arrived != sent) {
             throw new BackupException(
-                    "Of " + sent + " rows of " + table + " " + arrived + " arrived.", "Nothing was changed.");
+                    Refusals.say("backup.rowsArrived", "sent", sent, "table", table, "arrived", arrived),
+                    Refusals.say("backup.nothingChanged"));
         }
     }
 
@@ -170,12 +173,14 @@ final class BackupRestore {
                 long then = found.rows().getOrDefault(table, 0L);
                 if (now < then) {
                     throw new BackupException(
-                            "Of " + then + " rows of " + table + " " + now + " are there.", "The backup has them all.");
+                            Refusals.say("backup.rowsThere", "then", then, "table", table, "now", now),
+                            Refusals.say("backup.hasThemAll"));
                 }
             }
             return found;
         } catch (SQLException | FillingException e) {
-            throw new BackupException("The database could not be read: " + e.getMessage(), "Is it running?");
+            throw new BackupException(
+                    Refusals.say("backup.unreadable", "message", e.getMessage()), Refusals.say("backup.isRunning"));
         }
     }
 
@@ -253,8 +258,14 @@ final class BackupRestore {
             List<String> columns = columns(into);
             if (columns.size() + reckoned.size() != values) {
                 throw new BackupException(
-                        "A row of " + into + " has " + values + " values, and the table "
-                                + (columns.size() + reckoned.size()) + " columns.",
+                        Refusals.say(
+                                "backup.rowOfOtherWidth",
+                                "into",
+                                into,
+                                "values",
+                                values,
+                                "columns",
+                                (columns.size() + reckoned.size())),
                         DumpReader.DAMAGED);
             }
             open = connection.prepareStatement("insert into `" + into + "` (" + String.join(", ", columns)

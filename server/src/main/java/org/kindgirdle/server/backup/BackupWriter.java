@@ -22,6 +22,7 @@ import org.apache.commons.compress.archivers.tar.TarArchiveOutputStream;
 import org.apache.commons.compress.compressors.gzip.GzipCompressorOutputStream;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.digest.Sha256;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -71,7 +72,8 @@ final class BackupWriter {
             return found;
         } catch (IOException e) {
             throw new BackupException(
-                    file + " could not be written: " + e.getMessage(), "Is there room, and may you write there?");
+                    Refusals.say("backup.unwritable", "file", file, "message", e.getMessage()),
+                    Refusals.say("backup.isRoom"));
         } finally {
             clear(sql);
             clear(part);
@@ -148,19 +150,19 @@ final class BackupWriter {
         try {
             process = builder.start();
         } catch (IOException e) {
-            throw new BackupException("mariadb-dump can't be run on this machine.", "Install mariadb-client.");
+            throw new BackupException(Refusals.say("backup.noDumpCommand"), Refusals.say("backup.installClient"));
         }
         process.getOutputStream().close();
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
         try {
             if (process.waitFor() != 0) {
                 throw new BackupException(
-                        "The database could not be read: " + said, "Is it running, and is there room on the disk?");
+                        Refusals.say("backup.dumpFailed", "said", said), Refusals.say("backup.isRunningWithRoom"));
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             process.destroyForcibly();
-            throw new BackupException("It was interrupted.", "Run it again.");
+            throw new BackupException(Refusals.say("backup.interrupted"), Refusals.say("backup.runAgain"));
         }
     }
 

@@ -5,6 +5,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.kindgirdle.server.sentences.Refusals;
 
 /**
  * Where the nursery's database is.
@@ -38,8 +39,7 @@ public record Database(String url, String user, String password) {
         Matcher parts = PARTS.matcher(url);
         if (!parts.matches()) {
             throw new BackupException(
-                    "The address of the database can't be read: " + url,
-                    "KG_DB_URL is like jdbc:mariadb://127.0.0.1:3306/kindgirdle");
+                    Refusals.say("backup.address", "url", url), Refusals.say("backup.address.allowed"));
         }
         return parts.group(group) == null ? "" : parts.group(group);
     }

@@ -7,6 +7,7 @@ import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.sentences.Refusals;
 
 /** Counts what is in a dump, and gathers the names that the rest of a backup is held to. */
 final class DumpContents implements DumpReader.Listener {
@@ -51,7 +52,7 @@ final class DumpContents implements DumpReader.Listener {
     /** Number of the newest migration. */
     int schema() {
         if (!rows.keySet().containsAll(ALWAYS)) {
-            throw new BackupException("Tables are missing in the SQL.", DumpReader.DAMAGED);
+            throw new BackupException(Refusals.say("backup.tablesMissing"), DumpReader.DAMAGED);
         }
         return schema;
     }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.sentences.Refusals;
 
 /**
  * Reads the SQL of a dump as data. It knows the statements that a dump has and refuses every other: nothing in the file
@@ -60,11 +61,11 @@ final class DumpReader {
             // one after another
         }
         if (!reader.complete) {
-            throw new BackupException("The SQL in it was cut off: its closing line is missing.", DAMAGED);
+            throw new BackupException(Refusals.say("backup.sqlCutOff"), DAMAGED);
         }
     }
 
-    static final String DAMAGED = "The backup is damaged; nothing was changed. Take another one.";
+    static final String DAMAGED = Refusals.say("backup.damaged");
 
     private boolean statement() throws IOException {
         if (!skipSpace()) {
@@ -170,7 +171,7 @@ final class DumpReader {
         while (true) {
             int one = take();
             if (one < 0) {
-                throw new BackupException("The SQL in it was cut off in the middle of a text.", DAMAGED);
+                throw new BackupException(Refusals.say("backup.sqlCutOff.text"), DAMAGED);
             }
             if (one == '\'') {
                 int next = take();
@@ -230,7 +231,7 @@ final class DumpReader {
             }
             before = one;
         }
-        throw new BackupException("The SQL in it was cut off in the middle of a comment.", DAMAGED);
+        throw new BackupException(Refusals.say("backup.sqlCutOff.comment"), DAMAGED);
     }
 
     /** Letters up to the first sign that is none; empty if there are none. */
@@ -310,8 +311,8 @@ final class DumpReader {
     private BackupException foreign(String text) {
         String shown = text.strip().replaceAll("\\s+", " ");
         return new BackupException(
-                "Line " + line + " of the SQL in it is nothing that a dump has: "
-                        + shown.substring(0, Math.min(60, shown.length())),
+                Refusals.say(
+                        "backup.sqlUnknown", "line", line, "shown", shown.substring(0, Math.min(60, shown.length()))),
                 DAMAGED);
     }
 }

@@ -1,5 +1,5 @@
 /** Backups: written, looked through, brought back, and made every night. */
-@ApplicationModule(allowedDependencies = {"digest", "time"})
+@ApplicationModule(allowedDependencies = {"digest", "sentences", "time"})
 @NullMarked
 package org.kindgirdle.server.backup;
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Reprojection;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.site.Sites;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
@@ -69,8 +70,8 @@ class CalendarController {
     CalendarAddress renewMyCalendar(@Valid @RequestBody NewAddress wanted) {
         addresses.madeOn().filter(made -> !wanted.replace()).ifPresent(made -> {
             throw ProblemException.conflict(
-                    "You have an address already",
-                    "It was made on " + made + ". A new one takes it away: send replace with it.",
+                    Refusals.say("calendar.address.title"),
+                    Refusals.say("calendar.address", "made", made),
                     Map.of("madeOn", made));
         });
         String base = publicAddress.isBlank()

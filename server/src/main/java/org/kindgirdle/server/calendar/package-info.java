@@ -9,6 +9,7 @@
             "projection",
             "recipes",
             "security",
+            "sentences",
             "site",
             "snapshot",
             "species",

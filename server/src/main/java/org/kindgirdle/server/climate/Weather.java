@@ -10,6 +10,7 @@ import org.kindgirdle.core.climate.MonthlyNormals;
 import org.kindgirdle.server.nursery.MasterDataChanged;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.site.SiteView;
 import org.kindgirdle.server.site.Sites;
 import org.kindgirdle.server.time.BusinessClock;
@@ -77,8 +78,8 @@ public class Weather {
             throw ProblemException.invalid(
                     "to",
                     to.toString(),
-                    "a day after " + from + ", at most " + from.plusDays(MAX_DAYS_SHOWN),
-                    "That span can't be shown.");
+                    Refusals.say("weather.span.allowed", "from", from, "latest", from.plusDays(MAX_DAYS_SHOWN)),
+                    Refusals.say("weather.span"));
         }
         SiteView site = sites.site();
         MonthlyNormals normals = new MonthlyNormals(site.minC(), site.maxC());

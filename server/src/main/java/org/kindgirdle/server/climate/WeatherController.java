@@ -15,6 +15,7 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
 import org.kindgirdle.server.problem.Within;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -114,12 +115,15 @@ class WeatherController {
             throw ProblemException.invalid(
                     "day",
                     day.toString(),
-                    "from 1900-01-01 to " + clock.today(),
-                    "Only what was measured is typed in.");
+                    Refusals.say("weather.day.allowed", "today", clock.today()),
+                    Refusals.say("weather.day"));
         }
         if (edit.minC() > edit.maxC()) {
             throw ProblemException.invalid(
-                    "maxC", edit.maxC(), "at least the minimum, " + edit.minC(), "The maximum lies below the minimum.");
+                    "maxC",
+                    edit.maxC(),
+                    Refusals.say("weather.maxC.allowed", "minC", edit.minC()),
+                    Refusals.say("weather.maxC"));
         }
         WeatherDay typed = new WeatherDay(day, edit.minC(), edit.maxC(), edit.windMs(), edit.rainMm());
         return commands.once(id, "weather " + day, edit, DayView.class, () -> {
@@ -159,7 +163,7 @@ class WeatherController {
                         .map(bad -> new Violation(
                                 "line " + bad.line() + (bad.column().isEmpty() ? "" : ", " + bad.column()),
                                 bad.value(),
-                                "a row like 2026-07-10,11.2,19.4",
+                                Refusals.say("weather.line.allowed"),
                                 bad.message()))
                         .toList());
             }
@@ -170,9 +174,8 @@ class WeatherController {
                 throw ProblemException.invalid(
                         "replace",
                         false,
-                        "true, to replace " + replaced + " days",
-                        replaced + " days are there already with other figures. Look at them, then say that they are to"
-                                + " be replaced.");
+                        Refusals.say("weather.replace.allowed", "replaced", replaced),
+                        Refusals.say("weather.replace", "replaced", replaced));
             }
             weather.take(file.days());
             return new Imported(file.days().size(), replaced);
@@ -184,11 +187,11 @@ class WeatherController {
         if (!overlaps.isEmpty() && !person.isOwner()) {
             throw ProblemException.forbidden(
                     overlaps.size() == 1
-                            ? overlaps.get(0).on()
-                                    + " has been measured already, with other figures. An owner can put it right."
-                            : overlaps.size()
-                                    + " of these days have been measured already, with other figures. An owner can put"
-                                    + " them right; leave them out to take in the others.");
+                            ? Refusals.say(
+                                    "weather.measured.one",
+                                    "on",
+                                    overlaps.get(0).on())
+                            : Refusals.say("weather.measured.more", "count", overlaps.size()));
         }
     }
 

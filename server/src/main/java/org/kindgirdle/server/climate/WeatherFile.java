@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.csv.CsvRows;
+import org.kindgirdle.server.sentences.Refusals;
 
 /**
  * A CSV of weather: a header with {@code date}, {@code min_c} and {@code max_c}, and if they are known {@code wind_ms}
@@ -72,12 +73,12 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
                     written.stream().map(name -> name.toLowerCase(Locale.ROOT)).toList();
             NEEDED.stream()
                     .filter(name -> !names.contains(name))
-                    .forEach(name -> wrong(1, name, "", "The column " + name + " is missing in the header."));
+                    .forEach(name -> wrong(1, name, "", Refusals.say("weather.file.column", "name", name)));
             for (int i = 0; i < names.size(); i++) {
                 if (!KNOWN.contains(names.get(i))) {
-                    wrong(1, names.get(i), names.get(i), "There is no such column; there may be " + KNOWN + ".");
+                    wrong(1, names.get(i), names.get(i), Refusals.say("weather.file.unknown", "known", KNOWN));
                 } else if (names.indexOf(names.get(i)) < i) {
-                    wrong(1, names.get(i), names.get(i), "This column stands there twice.");
+                    wrong(1, names.get(i), names.get(i), Refusals.say("weather.file.columnTwice"));
                 }
             }
             return bad.isEmpty() ? names : null;
@@ -88,11 +89,7 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
             List<String> cells = row.cells();
             int before = bad.size() + badLines.size();
             if (cells.size() != header.size()) {
-                wrong(
-                        line,
-                        "",
-                        cells.size() + " cells",
-                        "This line must have " + header.size() + " cells, as the header.");
+                wrong(line, "", cells.size() + " cells", Refusals.say("weather.file.cells", "header", header.size()));
                 return;
             }
             LocalDate on = date(line, cell(cells, header, "date"));
@@ -103,7 +100,7 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
             Double wind = number(line, "wind_ms", cell(cells, header, "wind_ms"), 0, WeatherDay.MAX_MS, false);
             Double rain = number(line, "rain_mm", cell(cells, header, "rain_mm"), 0, WeatherDay.MAX_MM, false);
             if (min != null && max != null && min > max) {
-                wrong(line, "min_c", min.toString(), "The minimum is above the maximum, " + max + ".");
+                wrong(line, "min_c", min.toString(), Refusals.say("weather.file.minAboveMax", "max", max));
             }
             if (on != null && min != null && max != null && bad.size() + badLines.size() == before) {
                 days.add(new WeatherDay(on, min, max, wind, rain));
@@ -115,16 +112,16 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
             try {
                 on = LocalDate.parse(text);
             } catch (DateTimeException notADate) {
-                wrong(line, "date", text, "This is no date; write it like 2026-07-10.");
+                wrong(line, "date", text, Refusals.say("weather.file.date"));
                 return null;
             }
             if (on.isAfter(today) || on.getYear() < 1900) {
-                wrong(line, "date", text, "Days from 1900-01-01 to today, " + today + ", can be taken.");
+                wrong(line, "date", text, Refusals.say("weather.file.span", "today", today));
                 return null;
             }
             Long first = seen.putIfAbsent(on, line);
             if (first != null) {
-                wrong(line, "date", text, "This day stands in line " + first + " already.");
+                wrong(line, "date", text, Refusals.say("weather.file.dayTwice", "line", first));
                 return null;
             }
             return on;
@@ -134,7 +131,7 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
                 long line, String column, String text, double low, double high, boolean needed) {
             if (text.isEmpty()) {
                 if (needed) {
-                    wrong(line, column, "", "A number is missing here.");
+                    wrong(line, column, "", Refusals.say("weather.file.missing"));
                 }
                 return null;
             }
@@ -145,16 +142,16 @@ record WeatherFile(List<WeatherDay> days, List<BadReading> bad, int badRows) {
                 value = Double.NaN;
             }
             if (text.indexOf(NOT_UTF_8) >= 0) {
-                wrong(line, column, text, "The file is not in UTF-8; save it as UTF-8 and try again.");
+                wrong(line, column, text, Refusals.say("weather.file.utf8"));
                 return null;
             }
             // Double.parseDouble takes "NaN", "1d" and hexadecimals: none of them is a reading
             if (!text.matches("[-+]?[0-9]*\\.?[0-9]+")) {
-                wrong(line, column, text, "This is no number; write it like 12.5.");
+                wrong(line, column, text, Refusals.say("weather.file.number"));
                 return null;
             }
             if (!(value >= low && value <= high)) {
-                wrong(line, column, text, "It must be from " + low + " to " + high + ".");
+                wrong(line, column, text, Refusals.say("weather.file.range", "first", low, "last", high));
                 return null;
             }
             return value;

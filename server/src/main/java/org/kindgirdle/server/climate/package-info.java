@@ -1,5 +1,7 @@
 /** The weather as it was measured and is forecast, and what the places make of it. */
-@ApplicationModule(allowedDependencies = {"command", "csv", "nursery", "places", "problem", "security", "site", "time"})
+@ApplicationModule(
+        allowedDependencies = {"command", "csv", "nursery", "places", "problem", "security", "sentences", "site", "time"
+        })
 @NullMarked
 package org.kindgirdle.server.climate;
 

@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import org.kindgirdle.server.digest.Sha256;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -88,10 +89,7 @@ public class CommandLedger {
             CommandRow stored = commands.findById(id).orElseThrow();
             if (!hash.equals(stored.bodyHash) || who != stored.personId) {
                 throw ProblemException.conflict(
-                        "This UUID was used already",
-                        "Command " + id + " was sent before with something else in it. Nothing was written."
-                                + " Send a new command under a new UUID.",
-                        Map.of("commandId", id));
+                        Refusals.say("uuid.title"), Refusals.say("command.uuid", "id", id), Map.of("commandId", id));
             }
             return json.readValue(stored.response, type);
         }

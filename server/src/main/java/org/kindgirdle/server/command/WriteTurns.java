@@ -5,6 +5,7 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
@@ -33,10 +34,7 @@ class WriteTurns {
         try {
             mine = turns.tryAcquire(PATIENCE.toMillis(), TimeUnit.MILLISECONDS);
             if (!mine) {
-                throw ProblemException.busy(
-                        "Others are writing, and this did not come to its turn. What you typed is still here, and nothing"
-                                + " was written: send it again in a moment.",
-                        AGAIN_AFTER_SECONDS);
+                throw ProblemException.busy(Refusals.say("command.turn"), AGAIN_AFTER_SECONDS);
             }
             return write.get();
         } catch (InterruptedException e) {

@@ -1,5 +1,5 @@
 /** One answer for one command, however often it is sent. */
-@ApplicationModule(allowedDependencies = {"digest", "problem", "security", "time"})
+@ApplicationModule(allowedDependencies = {"digest", "problem", "security", "sentences", "time"})
 @NullMarked
 package org.kindgirdle.server.command;
 

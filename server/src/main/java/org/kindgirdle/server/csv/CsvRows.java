@@ -25,6 +25,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.sentences.Refusals;
 
 /**
  * Reads a CSV file row by row, however long it is. Spreadsheets write commas, semicolons or tabs, and UTF-8 or the
@@ -84,7 +85,7 @@ public final class CsvRows implements AutoCloseable {
         this.records = parser.iterator();
         Line first = next();
         if (first == null) {
-            throw new UnreadableException(1, "The file is empty; it needs a header, and a row for each thing.");
+            throw new UnreadableException(1, Refusals.say("csv.empty"));
         }
         this.header = first.cells.stream()
                 .map(one -> unguarded(one.replace("\uFEFF", "").strip()))
@@ -112,21 +113,16 @@ public final class CsvRows implements AutoCloseable {
     private void checkHeader(long at) {
         if (header.size() > MAX_COLUMNS) {
             throw new UnreadableException(
-                    at,
-                    "The first line has " + header.size() + " columns; up to " + MAX_COLUMNS
-                            + " can be read. Is it a CSV file with a header?");
+                    at, Refusals.say("csv.columns", "header", header.size(), "maxColumns", MAX_COLUMNS));
         }
         Set<String> seen = new HashSet<>();
         for (String name : header) {
             if (!name.isEmpty() && !seen.add(name)) {
-                throw new UnreadableException(
-                        at,
-                        "The column \"" + name
-                                + "\" stands in the header twice. Give one of the two another name, and send the file again.");
+                throw new UnreadableException(at, Refusals.say("csv.twice", "name", name));
             }
         }
         if (seen.isEmpty()) {
-            throw new UnreadableException(at, "The first line is to be a header with the names of the columns.");
+            throw new UnreadableException(at, Refusals.say("csv.header"));
         }
     }
 
@@ -151,8 +147,7 @@ public final class CsvRows implements AutoCloseable {
                 && cells.subList(header.size(), cells.size()).stream().anyMatch(one -> !one.isBlank())) {
             throw new UnreadableException(
                     found.number,
-                    "Line " + found.number + " has " + cells.size() + " cells, and the header " + header.size()
-                            + ". Perhaps a text with a comma in it is not in quotation marks.");
+                    Refusals.say("csv.cells", "number", found.number, "cells", cells.size(), "header", header.size()));
         }
         List<String> fitted = new ArrayList<>(cells.subList(0, Math.min(cells.size(), header.size())));
         while (fitted.size() < header.size()) {
@@ -188,10 +183,7 @@ public final class CsvRows implements AutoCloseable {
             }
             return null;
         } catch (IllegalStateException | UncheckedIOException broken) {
-            throw new UnreadableException(
-                    line + 1,
-                    "The file can't be read on from line " + (line + 1)
-                            + ": a quotation mark is not closed there, or stands in the middle of a cell.");
+            throw new UnreadableException(line + 1, Refusals.say("csv.quotes", "line", (line + 1)));
         }
     }
 

@@ -1,5 +1,5 @@
 /** The rows of CSV files, whatever wrote them. */
-@ApplicationModule(allowedDependencies = {})
+@ApplicationModule(allowedDependencies = {"sentences"})
 @NullMarked
 package org.kindgirdle.server.csv;
 

@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -32,15 +33,15 @@ class DemoController {
     @PutMapping
     ClockView moveDemoClock(@Valid @RequestBody ClockView to) {
         if (!clock.isDemo()) {
-            throw ProblemException.forbidden("Only the demo's clock can be moved.");
+            throw ProblemException.forbidden(Refusals.say("demo.only"));
         }
         LocalDate latest = DemoNursery.TODAY.plusYears(3);
         if (to.today().isAfter(latest) || !clock.moveTo(to.today())) {
             throw ProblemException.invalid(
                     "today",
                     to.today().toString(),
-                    "from " + clock.today() + " to " + latest,
-                    "The clock of the demo goes forward only, three years at most. Run ./kg demo --fresh to begin anew.");
+                    Refusals.say("between.allowed", "first", clock.today(), "last", latest),
+                    Refusals.say("demo.clock"));
         }
         return demoClock();
     }

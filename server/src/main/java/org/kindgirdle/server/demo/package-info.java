@@ -12,6 +12,7 @@
             "recipes",
             "records",
             "security",
+            "sentences",
             "site",
             "snapshot",
             "supplies",

@@ -12,6 +12,7 @@ import org.kindgirdle.server.exchange.RowException.Wrong;
 import org.kindgirdle.server.problem.FileValues;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -157,9 +158,7 @@ final class BeanTable<T extends Record> implements Table {
             }
             Long earlier = lines.putIfAbsent(key, line);
             if (earlier != null) {
-                throw new RowException(
-                        "",
-                        "Line " + earlier + " says something else of the same row. Leave one of the two in the file.");
+                throw new RowException("", Refusals.say("import.row.twice", "line", earlier));
             }
             try {
                 here.put(key, kept.keep(edit, before));
@@ -208,7 +207,7 @@ final class BeanTable<T extends Record> implements Table {
             for (Shape.Place place : places) {
                 JsonNode value = at(base, place.path());
                 if (place.column().needed() && (value == null || value.isNull())) {
-                    missing.add(new Wrong(place.column().name(), "", "A new row must have this."));
+                    missing.add(new Wrong(place.column().name(), "", Refusals.say("import.row.new")));
                 }
             }
             if (!missing.isEmpty()) {

@@ -16,6 +16,7 @@ import org.kindgirdle.core.units.Quantity;
 import org.kindgirdle.server.csv.CsvRows;
 import org.kindgirdle.server.problem.SaneDay;
 import org.kindgirdle.server.problem.Unseen;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -88,7 +89,7 @@ final class Cells {
                 ? CsvRows.unguarded(cell)
                 : column.kind().isPlainNumber() ? cell.strip() : CsvRows.unguarded(cell.strip());
         if (Unseen.in(text, column.kind() == Column.CellKind.TEXT)) {
-            throw new BadCellException("There are signs in it that nobody sees: " + Unseen.shown(text));
+            throw new BadCellException(Refusals.say("import.unseen", "text", Unseen.shown(text)));
         }
         try {
             return switch (column.kind()) {
@@ -108,11 +109,11 @@ final class Cells {
                 case PARTS -> parts(text);
             };
         } catch (DateTimeException notRead) {
-            throw new BadCellException("Write it like " + example(column.kind()) + ".");
+            throw new BadCellException(Refusals.say("import.example", "example", example(column.kind())));
         } catch (IllegalArgumentException notRead) {
             throw new BadCellException(
                     notRead instanceof NumberFormatException || notRead.getMessage() == null
-                            ? "Write it like " + example(column.kind()) + "."
+                            ? Refusals.say("import.example", "example", example(column.kind()))
                             : notRead.getMessage());
         }
     }
@@ -153,12 +154,12 @@ final class Cells {
         if (column.dimension() != null) {
             return Quantity.parse(column.dimension(), text).doubleValue();
         }
-        throw new BadCellException("This is no number; write it like 12.5.");
+        throw new BadCellException(Refusals.say("import.number"));
     }
 
     private static long whole(String text) {
         if (!text.matches("[-+]?\\d{1,18}(\\.0*)?")) {
-            throw new BadCellException("This is no whole number; write it like 12.");
+            throw new BadCellException(Refusals.say("import.wholeNumber"));
         }
         return Long.parseLong(text.replaceFirst("\\..*", ""));
     }
@@ -167,14 +168,14 @@ final class Cells {
         return switch (text.toLowerCase(Locale.ROOT)) {
             case "yes", "y", "true", "1", "x" -> true;
             case "no", "n", "false", "0" -> false;
-            default -> throw new BadCellException("Write yes or no.");
+            default -> throw new BadCellException(Refusals.say("import.yesNo"));
         };
     }
 
     private static String code(Column column, String text) {
         String code = text.strip().toUpperCase(Locale.ROOT).replaceAll("[\\s-]+", "_");
         if (!column.codes().isEmpty() && !column.codes().contains(code)) {
-            throw new BadCellException("It must be one of " + String.join(", ", column.codes()) + ".");
+            throw new BadCellException(Refusals.say("import.codes", "codes", String.join(", ", column.codes())));
         }
         return column.codes().isEmpty() ? text.strip() : code;
     }
@@ -205,7 +206,7 @@ final class Cells {
         for (String one : items(text)) {
             int colon = one.lastIndexOf(':');
             if (colon < 1) {
-                throw new BadCellException("Write it like " + example(Column.CellKind.PARTS) + ".");
+                throw new BadCellException(Refusals.say("import.example", "example", example(Column.CellKind.PARTS)));
             }
             parts.put(
                     one.substring(0, colon).strip(),

@@ -22,6 +22,7 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.Confirmation;
 import org.kindgirdle.server.security.SecurityEventKind;
 import org.kindgirdle.server.security.SecurityLog;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.site.Sites;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -208,11 +209,7 @@ class ExchangeController {
             String name = sites.site().name();
             if (!name.equals(how.nursery())) {
                 throw ProblemException.invalid(
-                        "nursery",
-                        String.valueOf(how.nursery()),
-                        name,
-                        "Another nursery takes the place of this one, with all of its records. Type the name of this"
-                                + " one if that is what you want: " + name + ".");
+                        "nursery", String.valueOf(how.nursery()), name, Refusals.say("import.nursery", "name", name));
             }
         }
         if (isNursery) {

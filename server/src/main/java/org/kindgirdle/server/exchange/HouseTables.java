@@ -27,6 +27,7 @@ import org.kindgirdle.server.recipes.RecipeView;
 import org.kindgirdle.server.recipes.Recipes;
 import org.kindgirdle.server.rules.HouseRuleBook;
 import org.kindgirdle.server.security.People;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.site.SiteView;
 import org.kindgirdle.server.site.Sites;
 import org.kindgirdle.server.species.SpeciesProfiles;
@@ -168,8 +169,7 @@ class HouseTables {
     /** Nobody signs in by a file: an owner gives the newcomer a password. */
     private People.PersonView newcomer(People.PersonView row, People.@Nullable PersonView before) {
         if (before != null) {
-            throw new RowException(
-                    "name", "This person is here already, otherwise. Change it on the page of the house.");
+            throw new RowException("name", Refusals.say("import.person"));
         }
         People.PersonView added =
                 people.add(row.name(), row.fullName(), UUID.randomUUID().toString(), row.role());
@@ -297,7 +297,7 @@ class HouseTables {
     private MotherView keep(MotherView row, @Nullable MotherView before) {
         boolean wasInUse = before == null || before.inUse();
         if (!wasInUse && row.inUse()) {
-            throw new RowException("retired_on", "It is no longer used here. Take it back on its page first.");
+            throw new RowException("retired_on", Refusals.say("import.retired"));
         }
         MotherView saved = mothers.save(row);
         return wasInUse && row.retiredOn() != null

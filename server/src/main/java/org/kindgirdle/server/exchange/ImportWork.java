@@ -11,6 +11,7 @@ import org.kindgirdle.server.csv.CsvRows;
 import org.kindgirdle.server.exchange.NurseryTables.Kept;
 import org.kindgirdle.server.persistence.Looking;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.node.ObjectNode;
@@ -88,8 +89,7 @@ class ImportWork {
                     throw new CancelledException();
                 }
                 if (counting.badRows() >= GIVE_UP_AFTER) {
-                    counting.broken("The first " + GIVE_UP_AFTER
-                            + " bad lines are enough: the file is not read on. Look at how its columns are read.");
+                    counting.broken(Refusals.say("import.gaveUp", "lines", GIVE_UP_AFTER));
                     return;
                 }
                 line = rows.next();

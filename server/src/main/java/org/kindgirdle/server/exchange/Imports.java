@@ -17,6 +17,7 @@ import org.kindgirdle.server.exchange.ImportStore.Head;
 import org.kindgirdle.server.exchange.ImportStore.ImportFile;
 import org.kindgirdle.server.exchange.ImportStore.State;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -125,7 +126,8 @@ class Imports implements DisposableBean {
         try (CsvRows rows = CsvRows.of(store.path(id))) {
             int index = rows.header().indexOf(column);
             if (index < 0) {
-                throw ProblemException.invalid("column", column, "a column of the file", "It has no such column.");
+                throw ProblemException.invalid(
+                        "column", column, Refusals.say("import.column.allowed"), Refusals.say("import.column"));
             }
             CsvRows.Line line = rows.next();
             for (int i = 0; i < ROWS_FOR_VALUES && line != null; i++) {
@@ -136,7 +138,8 @@ class Imports implements DisposableBean {
                 line = rows.next();
             }
         } catch (CsvRows.UnreadableException broken) {
-            throw ProblemException.invalid("file", "", "a CSV file", String.valueOf(broken.getMessage()));
+            throw ProblemException.invalid(
+                    "file", "", Refusals.say("import.file.csv"), String.valueOf(broken.getMessage()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -156,7 +159,7 @@ class Imports implements DisposableBean {
         }
         if (!store.begin(id, look ? State.LOOKING : State.TAKING, mapping)) {
             throw ProblemException.conflict(
-                    "The file is being worked on", "Wait until that is over, or stop it.", Map.of("id", id));
+                    Refusals.say("import.working.title"), Refusals.say("import.working.wait"), Map.of("id", id));
         }
         worker.submit(new DelegatingSecurityContextRunnable(() -> run(id, file.nursery(), mapping, look)));
         return view(id);
@@ -164,7 +167,8 @@ class Imports implements DisposableBean {
 
     private void check(UUID id, @Nullable Mapping mapping) {
         if (mapping == null) {
-            throw ProblemException.invalid("table", "", "a table", "Say which table it is, and which column which.");
+            throw ProblemException.invalid(
+                    "table", "", Refusals.say("import.table.allowed"), Refusals.say("import.table"));
         }
         // refuses what does not fit
         new Translation(
@@ -174,7 +178,7 @@ class Imports implements DisposableBean {
     private Head readable(UUID id) {
         Head head = found(id).head();
         if (head.header().isEmpty()) {
-            throw ProblemException.invalid("file", "", "a CSV file with a header", head.broken());
+            throw ProblemException.invalid("file", "", Refusals.say("import.file.header"), head.broken());
         }
         return head;
     }
@@ -205,7 +209,8 @@ class Imports implements DisposableBean {
     void drop(UUID id) {
         ImportFile file = found(id);
         if (file.state().isAtWork()) {
-            throw ProblemException.conflict("The file is being worked on", "Stop that first.", Map.of("id", id));
+            throw ProblemException.conflict(
+                    Refusals.say("import.working.title"), Refusals.say("import.working.stop"), Map.of("id", id));
         }
         store.drop(id);
     }

@@ -16,6 +16,7 @@ import java.util.function.Supplier;
 import org.kindgirdle.server.exchange.RowException.Wrong;
 import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.journal.WholeJournals;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.time.BusinessClock;
 import tools.jackson.databind.JsonNode;
@@ -193,14 +194,16 @@ final class LayerIntake implements Table.Intake {
                     List.of(new Wrong(
                             LayerTable.SPECIES,
                             species,
-                            "Mother " + mother + " is " + here + ". Two plants need two codes.")));
+                            Refusals.say("import.mother.other", "mother", mother, "here", here))));
         }
     }
 
     private void compare(LayerRows.ReadLayer row, WholeJournals.Life life, List<JournalIntake.More> more) {
         ObjectNode known = house.digests.of(life);
         if (known == null) {
-            tally.wrong(row.line(), List.of(new Wrong("", "", "Layer " + life.code() + " was taken back here.")));
+            tally.wrong(
+                    row.line(),
+                    List.of(new Wrong("", "", Refusals.say("import.layer.takenBack", "code", life.code()))));
             return;
         }
         List<Wrong> other = new ArrayList<>();
@@ -220,9 +223,12 @@ final class LayerIntake implements Table.Intake {
                 other.add(new Wrong(
                         column,
                         "",
-                        "Layer " + life.code() + " is here already with "
-                                + (now == null || now.isNull() ? "nothing" : "\"" + now.asString() + "\"")
-                                + ". A file does not change what was recorded; correct it on the layer's page."));
+                        Refusals.say(
+                                "import.layer.otherwise",
+                                "code",
+                                life.code(),
+                                "known",
+                                (now == null || now.isNull() ? "nothing" : "\"" + now.asString() + "\""))));
             }
         });
         if (!other.isEmpty()) {

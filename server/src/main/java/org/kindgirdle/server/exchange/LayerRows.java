@@ -23,6 +23,7 @@ import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -70,7 +71,7 @@ final class LayerRows {
      * @throws RowException if it can't be taken
      */
     ReadLayer read(ObjectNode cells, long line, LayerIntake.House house) {
-        RowCells.checkThere(cells, NEEDED, "A layer must have this.");
+        RowCells.checkThere(cells, NEEDED, Refusals.say("import.layer.needs"));
         String code = code(cells, line);
         String motherCode = RowCells.need(cells, LayerTable.MOTHER);
         long mother = house.mothers().id(LayerTable.MOTHER, motherCode);
@@ -108,13 +109,11 @@ final class LayerRows {
         }
         String code = LayerCode.parse(typed).orElse(null);
         if (code == null) {
-            throw new RowException(
-                    LayerTable.CODE,
-                    "This is no code of Kind Girdle, like 7KM-4X. If it is the nursery's own, let it be the label.");
+            throw new RowException(LayerTable.CODE, Refusals.say("import.code"));
         }
         Long earlier = lines.putIfAbsent("code " + code, line);
         if (earlier != null) {
-            throw new RowException(LayerTable.CODE, "Line " + earlier + " has the same code.");
+            throw new RowException(LayerTable.CODE, Refusals.say("import.code.twice", "line", earlier));
         }
         return code;
     }
@@ -126,9 +125,7 @@ final class LayerRows {
         if (label != null) {
             Long earlier = lines.putIfAbsent("label " + label, line);
             if (earlier != null) {
-                throw new RowException(
-                        LayerTable.LABEL,
-                        "Line " + earlier + " has the same label. Each layer has a label of its own.");
+                throw new RowException(LayerTable.LABEL, Refusals.say("import.label.twice", "line", earlier));
             }
             return id("label", label);
         }
@@ -224,9 +221,7 @@ final class LayerRows {
         if (lostOn != null) {
             String cause = RowCells.text(cells, LayerTable.LOSS_CAUSE);
             if (cause == null) {
-                throw new RowException(
-                        LayerTable.LOSS_CAUSE,
-                        "It was lost on " + lostOn + ", but of what is not said. Choose the cause that comes nearest.");
+                throw new RowException(LayerTable.LOSS_CAUSE, Refusals.say("import.lossCause", "on", lostOn));
             }
             deeds.add(new Deed(LayerTable.LOST_ON, lostOn, new LayerRecord.Lost(LossCause.valueOf(cause))));
         }
@@ -239,27 +234,27 @@ final class LayerRows {
         String last = LayerTable.SET_ON;
         LocalDate earliest = today.minusYears(JournalIntake.MAX_YEARS_BACK);
         if (setOn.isBefore(earliest) || setOn.isAfter(today)) {
-            throw new RowException(LayerTable.SET_ON, "It must be from " + earliest + " to today, " + today + ".");
+            throw new RowException(
+                    LayerTable.SET_ON, Refusals.say("import.setOn", "earliest", earliest, "today", today));
         }
         Set<String> done = new HashSet<>();
         for (Deed deed : deeds) {
             if (deed.on.isAfter(today) || deed.on.isBefore(before)) {
                 throw new RowException(
-                        deed.column,
-                        "It must be from " + before + ", the day of " + last + ", to today, " + today + ".");
+                        deed.column, Refusals.say("import.after", "before", before, "last", last, "today", today));
             }
             before = deed.on;
             last = deed.column;
             done.add(deed.column);
         }
         if (done.contains(LayerTable.POTTED_ON) && !done.contains(LayerTable.SEVERED_ON)) {
-            throw new RowException(LayerTable.SEVERED_ON, "It was potted, so it was severed: say when.");
+            throw new RowException(LayerTable.SEVERED_ON, Refusals.say("import.potted"));
         }
         if (done.contains(LayerTable.RELEASED_ON) && !done.contains(LayerTable.POTTED_ON)) {
-            throw new RowException(LayerTable.POTTED_ON, "It was released, so it was severed and potted: say when.");
+            throw new RowException(LayerTable.POTTED_ON, Refusals.say("import.released"));
         }
         if (done.contains(LayerTable.RELEASED_ON) && done.contains(LayerTable.LOST_ON)) {
-            throw new RowException(LayerTable.LOST_ON, "It can't be released and lost.");
+            throw new RowException(LayerTable.LOST_ON, Refusals.say("import.releasedAndLost"));
         }
     }
 

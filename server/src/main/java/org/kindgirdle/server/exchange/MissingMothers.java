@@ -11,6 +11,7 @@ import org.kindgirdle.server.exchange.RowException.Wrong;
 import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.mothers.Mothers;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.species.SpeciesProfiles;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -63,14 +64,10 @@ final class MissingMothers {
     private String species(ObjectNode cells) {
         String code = RowCells.text(cells, LayerTable.SPECIES);
         if (code == null) {
-            throw new RowException(
-                    LayerTable.MOTHER,
-                    "There is no mother of that name here. Say what its words mean, take the mothers in first, or let"
-                            + " the file say the species of each: then they are made with the layers.");
+            throw new RowException(LayerTable.MOTHER, Refusals.say("import.mother"));
         }
         if (!species.contains(code)) {
-            throw new RowException(
-                    LayerTable.SPECIES, "There is no species profile " + code + " here. Say what its words mean.");
+            throw new RowException(LayerTable.SPECIES, Refusals.say("import.species", "code", code));
         }
         return code;
     }
@@ -84,7 +81,7 @@ final class MissingMothers {
         Long only =
                 places.byId().size() == 1 ? places.byId().keySet().iterator().next() : null;
         if (only == null) {
-            throw new RowException(LayerTable.PLACE, "Say where the mother stands, so that it can be made.");
+            throw new RowException(LayerTable.PLACE, Refusals.say("import.place"));
         }
         return only;
     }

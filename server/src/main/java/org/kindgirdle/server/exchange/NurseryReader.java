@@ -31,6 +31,7 @@ import org.kindgirdle.server.photos.PhotoFiles;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Reprojection;
 import org.kindgirdle.server.security.ReplacedPeople;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -109,13 +110,18 @@ class NurseryReader {
             try (InputStream in = new BufferedInputStream(Files.newInputStream(store.path(id)), 1 << 16)) {
                 replace(id, in, all, look, counting);
             } catch (JacksonException broken) {
-                counting.broken("The file can't be read on: " + broken.getOriginalMessage() + " (line "
-                        + broken.getLocation().getLineNr() + ").");
+                counting.broken(Refusals.say(
+                        "import.nursery.unreadable",
+                        "why",
+                        broken.getOriginalMessage(),
+                        "line",
+                        broken.getLocation().getLineNr()));
             } catch (DataAccessException refused) {
-                counting.broken("The rows do not go together: "
-                        + String.valueOf(refused.getMostSpecificCause().getMessage())
-                                .replaceFirst("^\\(conn=\\d+\\) ", "")
-                        + ".");
+                counting.broken(Refusals.say(
+                        "import.nursery.together",
+                        "why",
+                        String.valueOf(refused.getMostSpecificCause().getMessage())
+                                .replaceFirst("^\\(conn=\\d+\\) ", "")));
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             } finally {
@@ -173,7 +179,7 @@ class NurseryReader {
         try {
             return reprojection.ofFile(done -> store.advance(id, rows + done));
         } catch (ProblemException | JacksonException | IllegalArgumentException refused) {
-            counting.broken("A record can't be read: " + refused.getMessage());
+            counting.broken(Refusals.say("import.nursery.record", "why", refused.getMessage()));
             return true;
         }
     }
@@ -183,7 +189,7 @@ class NurseryReader {
         Set<String> met = new HashSet<>();
         try (JsonParser parser = json.createParser(in)) {
             if (parser.nextToken() != JsonToken.START_OBJECT) {
-                counting.broken("This is no nursery file: it begins otherwise.");
+                counting.broken(Refusals.say("import.nursery.other"));
                 return;
             }
             String format = "";
@@ -196,12 +202,15 @@ class NurseryReader {
                 } else if (key.equals("version")) {
                     version = parser.getIntValue();
                 } else if (!format.equals(NurseryTables.FORMAT) || version != NurseryTables.VERSION) {
-                    counting.broken("This is no nursery file of version " + NurseryTables.VERSION
-                            + ": it is to begin with \"format\": \"" + NurseryTables.FORMAT + "\", \"version\": "
-                            + NurseryTables.VERSION + ".");
+                    counting.broken(Refusals.say(
+                            "import.nursery.version",
+                            "version",
+                            NurseryTables.VERSION,
+                            "format",
+                            NurseryTables.FORMAT));
                     return;
                 } else if (!byKey.containsKey(key) || !met.add(key)) {
-                    counting.broken("A nursery file has no part called \"" + key + "\", or not twice.");
+                    counting.broken(Refusals.say("import.nursery.part", "key", key));
                     return;
                 } else {
                     rows(id, parser, byKey.get(key), counting);
@@ -212,14 +221,13 @@ class NurseryReader {
         missing.removeAll(met);
         missing.removeAll(NurseryTables.LATER);
         if (!missing.isEmpty()) {
-            counting.broken("These parts are not in the file: " + String.join(", ", missing)
-                    + ". Is it cut off? Nothing was written.");
+            counting.broken(Refusals.say("import.nursery.missing", "missing", String.join(", ", missing)));
         }
     }
 
     private void rows(UUID id, JsonParser parser, Kept table, Counting counting) {
         if (parser.currentToken() != JsonToken.START_ARRAY) {
-            counting.broken("\"" + table.key() + "\" is to be a list of rows.");
+            counting.broken(Refusals.say("import.nursery.rows", "key", table.key()));
             return;
         }
         Insert insert = new Insert(table);
@@ -284,12 +292,12 @@ class NurseryReader {
         Object[] values(JsonNode row) {
             List<Wrong> wrong = new ArrayList<>();
             if (!(row instanceof ObjectNode object)) {
-                throw new RowException("", "A row is to be an object.");
+                throw new RowException("", Refusals.say("import.nursery.row"));
             }
             object.propertyNames().forEach(name -> {
                 boolean isPicture = table.key().equals("photos") && name.equals(NurseryWriter.PICTURE);
                 if (!known.contains(name) && !isPicture) {
-                    wrong.add(new Wrong(name, "", "There is no such field."));
+                    wrong.add(new Wrong(name, "", Refusals.say("import.nursery.field")));
                 }
             });
             List<@Nullable Object> values = new ArrayList<>();
@@ -297,7 +305,7 @@ class NurseryReader {
                 try {
                     values.add(value(field, object.get(field.name())));
                 } catch (IllegalArgumentException | DateTimeException | JacksonException bad) {
-                    wrong.add(new Wrong(field.name(), "", "It is to be " + words(field) + "."));
+                    wrong.add(new Wrong(field.name(), "", Refusals.say("import.nursery.value", "kind", words(field))));
                 }
             }
             if (!wrong.isEmpty()) {
@@ -315,7 +323,7 @@ class NurseryReader {
                 try {
                     photos.keep(row.path("sha256").asString(""), picture.binaryValue());
                 } catch (ProblemException | JacksonException refused) {
-                    throw new RowException(NurseryWriter.PICTURE, "It is to be the picture with the hash in sha256.");
+                    throw new RowException(NurseryWriter.PICTURE, Refusals.say("import.picture"));
                 }
             }
         }
@@ -397,7 +405,7 @@ class NurseryReader {
                         List.of(new Wrong(
                                 keys.get(table) + "." + columns.get(0)[1],
                                 "",
-                                lost + " of them refer to " + keys.get(other) + " that are not in the file.")));
+                                Refusals.say("import.nursery.refs", "lost", lost, "table", keys.get(other)))));
             }
         });
     }

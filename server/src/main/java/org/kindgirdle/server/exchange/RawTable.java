@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.exchange.RowException.Wrong;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
@@ -167,7 +168,7 @@ final class RawTable implements Table {
             List<Wrong> missing = cells.stream()
                     .filter(cell -> cell.column().needed()
                             && text(row.get(cell.column().name())).isEmpty())
-                    .map(cell -> new Wrong(cell.column().name(), "", "A row must have this."))
+                    .map(cell -> new Wrong(cell.column().name(), "", Refusals.say("import.row.needs")))
                     .toList();
             if (!missing.isEmpty()) {
                 throw new RowException(missing);
@@ -179,10 +180,7 @@ final class RawTable implements Table {
                         .filter(column ->
                                 row.has(column) && !text(row.get(column)).equals(text(known.get(column))))
                         .map(column -> new Wrong(
-                                column,
-                                "",
-                                "It is here already with \"" + text(known.get(column))
-                                        + "\". What was decided stays as it is; change it on its page."))
+                                column, "", Refusals.say("import.row.otherwise", "known", text(known.get(column)))))
                         .toList();
                 if (!other.isEmpty()) {
                     throw new RowException(other);
@@ -217,7 +215,7 @@ final class RawTable implements Table {
                 jdbc.update("insert into " + table + " set " + String.join(", ", fields), values.toArray());
             } catch (DataAccessException refused) {
                 throw new RowException(
-                        "", "It does not go with what is here: " + reason(refused.getMostSpecificCause()) + ".");
+                        "", Refusals.say("import.together", "why", reason(refused.getMostSpecificCause())));
             }
         }
 

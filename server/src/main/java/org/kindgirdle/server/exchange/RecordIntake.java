@@ -18,6 +18,7 @@ import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.journal.WholeJournals;
 import org.kindgirdle.server.records.RecordKind;
 import org.kindgirdle.server.records.SaidDates;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -90,7 +91,7 @@ final class RecordIntake implements Table.Intake {
             ReadRecord row = row(cells, line);
             ReadRecord twin = held.putIfAbsent(row.noted.id(), row);
             if (twin != null) {
-                throw new RowException(RecordTable.ID, "Line " + twin.line + " has the same id.");
+                throw new RowException(RecordTable.ID, Refusals.say("import.id.twice", "line", twin.line));
             }
         } catch (RowException refused) {
             tally.wrong(line, refused.wrong());
@@ -117,11 +118,7 @@ final class RecordIntake implements Table.Intake {
             } else if (row.setting != null && (layers.containsKey(row.layer) || begun.contains(row.layer))) {
                 tally.wrong(
                         row.line,
-                        List.of(new Wrong(
-                                RecordTable.LAYER,
-                                row.layer,
-                                "This layer is here already, and was set by another record. The records alone hold all there is"
-                                        + " to layers: take in either them or the layers.")));
+                        List.of(new Wrong(RecordTable.LAYER, row.layer, Refusals.say("import.record.setByOther"))));
             } else {
                 (layers.containsKey(row.layer) || begun.contains(row.layer) ? more : fresh)
                         .computeIfAbsent(row.layer, code -> new ArrayList<>())
@@ -144,10 +141,7 @@ final class RecordIntake implements Table.Intake {
             if (setting == null) {
                 tally.wrong(
                         rows.get(0).line,
-                        List.of(new Wrong(
-                                RecordTable.LAYER,
-                                code,
-                                "There is no such layer here, and no row above this one sets it.")));
+                        List.of(new Wrong(RecordTable.LAYER, code, Refusals.say("import.record.noLayer"))));
                 return;
             }
             begun.add(code);
@@ -195,24 +189,20 @@ final class RecordIntake implements Table.Intake {
         } else {
             tally.wrong(
                     row.line,
-                    List.of(new Wrong(
-                            RecordTable.ID,
-                            "",
-                            "This record is here already, of layer " + layer
-                                    + ", with something else in it. The journal is only added to: a correction is a record of"
-                                    + " its own that names this one under corrects.")));
+                    List.of(new Wrong(RecordTable.ID, "", Refusals.say("import.record.otherwise", "layer", layer))));
         }
     }
 
     private ReadRecord row(ObjectNode cells, long line) {
-        RowCells.checkThere(cells, NEEDED, "A record must have this.");
+        RowCells.checkThere(cells, NEEDED, Refusals.say("import.record.needs"));
         RecordKind kind = RecordKind.valueOf(RowCells.need(cells, RecordTable.KIND));
         String typed = RowCells.need(cells, RecordTable.LAYER);
         String layer = LayerCode.parse(typed)
-                .orElseThrow(() -> new RowException(RecordTable.LAYER, "This is no code of a layer, like 7KM-4X."));
+                .orElseThrow(() -> new RowException(RecordTable.LAYER, Refusals.say("import.layer")));
         Instant at = Instant.parse(RowCells.need(cells, RecordTable.OCCURRED_AT));
         if (at.isAfter(latest) || at.isBefore(earliest)) {
-            throw new RowException(RecordTable.OCCURRED_AT, "It must be from " + earliest + " to " + latest + ".");
+            throw new RowException(
+                    RecordTable.OCCURRED_AT, Refusals.say("import.occurredAt", "earliest", earliest, "latest", latest));
         }
         String recordedAt = RowCells.text(cells, RecordTable.RECORDED_AT);
         String by = RowCells.text(cells, RecordTable.BY);
@@ -242,8 +232,7 @@ final class RecordIntake implements Table.Intake {
         String recipe = RowCells.text(cells, RecordTable.RECIPE);
         if (mother == null || recipe == null) {
             throw new RowException(
-                    mother == null ? RecordTable.MOTHER : RecordTable.RECIPE,
-                    "A record that sets a layer says on which mother and with which recipe.");
+                    mother == null ? RecordTable.MOTHER : RecordTable.RECIPE, Refusals.say("import.recipe"));
         }
         String batch = RowCells.text(cells, RecordTable.BATCH);
         String limb = RowCells.text(cells, RecordTable.LIMB);

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.sentences.Refusals;
 
 /** Another table's rows by the names that people know them by. */
 final class Ref {
@@ -45,10 +46,7 @@ final class Ref {
         long id(String column, String name) {
             Long id = byName.get(name.strip());
             if (id == null) {
-                throw new RowException(
-                        column,
-                        "There is no " + what + " of that name here. Take in the table with them first, or choose one"
-                                + " of those that are here.");
+                throw new RowException(column, Refusals.say("import.ref", "what", what));
             }
             return id;
         }

@@ -12,6 +12,7 @@ import org.kindgirdle.server.exchange.RowException.Wrong;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.rules.HouseRuleBook;
 import org.kindgirdle.server.rules.RulesEdit;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -64,7 +65,7 @@ final class RuleTable implements Table {
             public void take(ObjectNode row, long line) {
                 String code = row.path("code").asString("");
                 if (!row.path("value").isNumber()) {
-                    tally.wrong(line, List.of(new Wrong("value", "", "A rule has a figure.")));
+                    tally.wrong(line, List.of(new Wrong("value", "", Refusals.say("import.rule.needs"))));
                     return;
                 }
                 double value = row.path("value").doubleValue();

@@ -15,6 +15,7 @@ import org.kindgirdle.server.exchange.Mapping.DateOrder;
 import org.kindgirdle.server.exchange.RowException.Wrong;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -44,18 +45,21 @@ final class Translation {
                 wrong.add(new Violation(
                         "columns[" + i + "].column",
                         one.column(),
-                        "a column of " + mapping.table() + ", once",
-                        "There is no such column, or it is there already."));
+                        Refusals.say("import.table.column.allowed", "table", mapping.table()),
+                        Refusals.say("import.table.column")));
             } else if (one.from() != null && index < 0) {
                 wrong.add(new Violation(
-                        "columns[" + i + "].from", one.from(), "a column of the file", "The file has no such column."));
+                        "columns[" + i + "].from",
+                        one.from(),
+                        Refusals.say("import.column.allowed"),
+                        Refusals.say("import.table.from")));
             } else if (!column.readOnly()) {
                 sources.add(new Source(column, index, one));
             }
         }
         if (sources.isEmpty() && wrong.isEmpty()) {
             wrong.add(new Violation(
-                    "columns", 0, "at least one column", "Say which column of the file is which of the table."));
+                    "columns", 0, Refusals.say("import.table.columns.allowed"), Refusals.say("import.table.columns")));
         }
         if (!wrong.isEmpty()) {
             throw ProblemException.invalid(wrong);
@@ -114,8 +118,8 @@ final class Translation {
         }
         Matcher parts = NUMBERS_OF_A_DAY.matcher(written.replaceFirst("\\s+\\d{1,2}:\\d{2}.*$", ""));
         if (!parts.matches()) {
-            throw new Cells.BadCellException(
-                    "Write it like " + (order == DateOrder.DAY_MONTH_YEAR ? "31.12.2025" : "12/31/2025") + ".");
+            throw new Cells.BadCellException(Refusals.say(
+                    "import.example", "example", (order == DateOrder.DAY_MONTH_YEAR ? "31.12.2025" : "12/31/2025")));
         }
         int first = Integer.parseInt(parts.group(1));
         int second = Integer.parseInt(parts.group(2));
@@ -129,7 +133,7 @@ final class Translation {
                             : LocalDate.of(year, first, second))
                     .toString();
         } catch (DateTimeException noSuchDay) {
-            throw new Cells.BadCellException("There is no such day. Are day and month the other way round?");
+            throw new Cells.BadCellException(Refusals.say("import.noSuchDay"));
         }
     }
 }

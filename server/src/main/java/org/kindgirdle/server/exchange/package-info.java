@@ -18,6 +18,7 @@
             "records",
             "rules",
             "security",
+            "sentences",
             "site",
             "snapshot",
             "species",

@@ -5,6 +5,7 @@ import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -53,7 +54,7 @@ class LabelController {
                 : address;
         if (mothers.stream().anyMatch(Objects::isNull)) {
             throw ProblemException.invalid(
-                    "mothers", "", "ids of mothers with commas between", "One of them is empty. Leave it out.");
+                    "mothers", "", Refusals.say("label.mothers.allowed"), Refusals.say("label.mothers"));
         }
         return pdf("labels", labels.print(base, codes, batch, mothers, grid(grid), start));
     }
@@ -64,10 +65,7 @@ class LabelController {
                 .or(() -> LabelGrid.own(code))
                 .filter(LabelGrid::fits)
                 .orElseThrow(() -> ProblemException.invalid(
-                        "grid",
-                        code,
-                        "one of the common grids, or ten dimensions of one's own whose labels all lie on the page",
-                        "Measure the sheet again: page, columns and rows, label, left and top, and the distances."));
+                        "grid", code, Refusals.say("label.grid.allowed"), Refusals.say("label.grid")));
     }
 
     static ResponseEntity<byte[]> pdf(String name, byte[] content) {

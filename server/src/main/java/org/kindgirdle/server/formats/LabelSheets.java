@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 
 /** Lays labels out on sheets. Nothing is cut off: what is long is wrapped, and set smaller until it fits. */
 final class LabelSheets {
@@ -82,8 +83,9 @@ final class LabelSheets {
                 throw ProblemException.invalid(
                         label.code(),
                         String.join("; ", label.lines()),
-                        "what a label of " + grid.labelWidthMm() + " x " + grid.labelHeightMm() + " mm holds",
-                        "So much can't be read on a label of this size: take a larger one.");
+                        Refusals.say(
+                                "label.size.allowed", "width", grid.labelWidthMm(), "height", grid.labelHeightMm()),
+                        Refusals.say("label.size"));
             }
             lines = wrapped(label, widthPt, linePt);
         }

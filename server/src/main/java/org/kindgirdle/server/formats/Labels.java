@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.layers.LayerTags;
 import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.stereotype.Service;
@@ -37,7 +38,10 @@ class Labels {
             String address, List<String> codes, @Nullable UUID batch, List<Long> mothers, LabelGrid grid, int start) {
         if (start < 1 || start > grid.labels()) {
             throw ProblemException.invalid(
-                    "start", start, "from 1 to " + grid.labels(), "Count the places of the sheet row by row.");
+                    "start",
+                    start,
+                    Refusals.say("label.start.allowed", "labels", grid.labels()),
+                    Refusals.say("label.start"));
         }
         List<Label> labels = new ArrayList<>();
         for (LayerTags.Tag tag : batch == null ? tags.of(codes) : tags.ofBatch(batch)) {
@@ -65,7 +69,7 @@ class Labels {
         }
         if (labels.isEmpty() || labels.size() > MAX) {
             throw ProblemException.invalid(
-                    "codes", labels.size(), "1 to " + MAX + " labels", "Print them in several parts.");
+                    "codes", labels.size(), Refusals.say("label.many.allowed", "max", MAX), Refusals.say("label.many"));
         }
         return LabelSheets.of(labels, grid, start);
     }

@@ -13,6 +13,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 
 /**
  * The letters that are printed with, shipped with the application. It has more glyphs than it may be used for: scripts
@@ -79,10 +80,8 @@ final class PrintFont {
             throw ProblemException.invalid(
                     field,
                     text,
-                    "Latin, Greek or Cyrillic letters",
-                    "'" + String.join("', '", refused)
-                            + "' can't be printed: labels take Latin, Greek and Cyrillic letters, figures and their"
-                            + " marks. Write the name in one of those.");
+                    Refusals.say("label.script.allowed"),
+                    Refusals.say("label.script", "refused", String.join("', '", refused)));
         }
         return composed;
     }

@@ -1,5 +1,5 @@
 /** What leaves the application on paper: labels and drawings, as PDF. */
-@ApplicationModule(allowedDependencies = {"layers", "mothers", "places", "problem", "snapshot", "species"})
+@ApplicationModule(allowedDependencies = {"layers", "mothers", "places", "problem", "sentences", "snapshot", "species"})
 @NullMarked
 package org.kindgirdle.server.formats;
 

@@ -17,6 +17,7 @@ import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Reprojection;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.words.Format;
@@ -128,7 +129,7 @@ class HardenController {
         PlantState plant = one.projection().state().plant();
         if (plant == null) {
             throw ProblemException.conflict(
-                    "It is still on its mother", code + " must be severed and potted before it is released.", Map.of());
+                    Refusals.say("release.onMother.title"), Refusals.say("release.onMother", "code", code), Map.of());
         }
         NurserySnapshot nursery = snapshots.take();
         Format format = new Format(person.units(), nursery.today());

@@ -16,6 +16,7 @@ import org.kindgirdle.server.mothers.MotherOrigins;
 import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.mothers.Mothers;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.time.BusinessClock;
@@ -58,8 +59,13 @@ class Pedigrees {
         Long raised = origins.raisedFrom(code);
         if (raised != null) {
             throw ProblemException.conflict(
-                    "It is a mother already",
-                    code + " was made mother " + mothers.one(raised).code() + ".",
+                    Refusals.say("raise.already.title"),
+                    Refusals.say(
+                            "raise.already",
+                            "code",
+                            code,
+                            "mother",
+                            mothers.one(raised).code()),
                     Map.of("motherId", raised));
         }
         LayerPhase phase = one.projection().state().phase();
@@ -73,9 +79,7 @@ class Pedigrees {
                     request.reason());
         } else if (!isOwnStock(one)) {
             throw ProblemException.conflict(
-                    "It can't become a mother",
-                    code + " must be in its pot, or released to the own mother stock, before it becomes a mother.",
-                    Map.of());
+                    Refusals.say("raise.notYet.title"), Refusals.say("raise.notYet", "code", code), Map.of());
         }
         MotherView parent = one.mother();
         MotherView mother =

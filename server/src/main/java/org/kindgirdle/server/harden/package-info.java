@@ -10,6 +10,7 @@
             "problem",
             "projection",
             "security",
+            "sentences",
             "snapshot",
             "time",
             "units",

@@ -6,6 +6,7 @@ import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ErrorReportValve;
 import org.kindgirdle.server.problem.ProblemBody;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.http.HttpStatus;
 
 /** What the container refuses by itself (odd methods, broken request lines) is said as everything else is. */
@@ -30,7 +31,7 @@ public final class ProblemReportValve extends ErrorReportValve {
             Writer out = response.getReporter();
             if (out != null) {
                 out.write(ProblemBody.of(
-                        known == null ? HttpStatus.BAD_REQUEST : known, title, "This can't be answered that way."));
+                        known == null ? HttpStatus.BAD_REQUEST : known, title, Refusals.say("address.wrongWay")));
                 response.finishResponse();
             }
         } catch (IOException gone) {

@@ -1,5 +1,5 @@
 /** What all of HTTP shares: JSON, the API's description, the pages. */
-@ApplicationModule(allowedDependencies = {"problem", "records"})
+@ApplicationModule(allowedDependencies = {"problem", "records", "sentences"})
 @NullMarked
 package org.kindgirdle.server.http;
 

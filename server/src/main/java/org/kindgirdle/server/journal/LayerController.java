@@ -17,6 +17,7 @@ import org.kindgirdle.server.persistence.OncePerRead;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Reprojection;
 import org.kindgirdle.server.records.RecordKind;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -95,7 +96,10 @@ class LayerController {
     private static List<String> some(List<String> codes) {
         if (codes.size() > MAX_CARDS) {
             throw ProblemException.invalid(
-                    "codes", codes.size(), "at most " + MAX_CARDS, "Ask for them a part at a time.");
+                    "codes",
+                    codes.size(),
+                    Refusals.say("layer.codes.allowed", "maxCards", MAX_CARDS),
+                    Refusals.say("layer.codes"));
         }
         return codes.stream().map(LayerController::code).distinct().toList();
     }
@@ -126,7 +130,8 @@ class LayerController {
             @RequestHeader(name = "Made-By-Page", required = false) @Nullable String page,
             @Valid @RequestBody RecordRequest record) {
         if (record.kind() == RecordKind.SET) {
-            throw ProblemException.invalid("kind", "SET", "any other kind", "Layers are set in batches.");
+            throw ProblemException.invalid(
+                    "kind", "SET", Refusals.say("record.kind.set.allowed"), Refusals.say("record.kind.set"));
         }
         OncePerRead.markStandingStill();
         Recorded recorded = commands.once(
@@ -141,9 +146,6 @@ class LayerController {
     private static String code(String typed) {
         return LayerCode.parse(typed)
                 .orElseThrow(() -> ProblemException.invalid(
-                        "code",
-                        typed,
-                        "five signs like 7KM-4X, the last of them a check",
-                        "This is no layer's code: a sign is wrong or two are swapped."));
+                        "code", typed, Refusals.say("layer.code.allowed"), Refusals.say("layer.code")));
     }
 }

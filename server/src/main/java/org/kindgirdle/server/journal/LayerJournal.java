@@ -30,6 +30,7 @@ import org.kindgirdle.server.records.LayerEventRow;
 import org.kindgirdle.server.records.RecordCodec;
 import org.kindgirdle.server.records.RecordKind;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.time.BusinessClock;
@@ -301,9 +302,8 @@ public class LayerJournal {
     private static Recorded again(LayerEvent twin, LayerRecord what, Layer layer) {
         if (!twin.what().equals(what)) {
             throw ProblemException.conflict(
-                    "This UUID was used already",
-                    "Record " + twin.id() + " is here with something else in it. Nothing was written. Send a new record"
-                            + " under a new UUID.",
+                    Refusals.say("uuid.title"),
+                    Refusals.say("record.uuid", "id", twin.id()),
                     Map.of("recordId", twin.id()));
         }
         return new Recorded(twin.id(), layer.revision(), null);
@@ -325,12 +325,8 @@ public class LayerJournal {
         List<String> first = tipFirst.before(List.of(layer)).getOrDefault(layer.code(), List.of());
         if (!first.isEmpty()) {
             throw ProblemException.conflict(
-                    "Sever from the tip down",
-                    String.join(", ", first)
-                            + (first.size() == 1 ? " stands" : " stand")
-                            + " nearer the tip of the same limb and would come off with it. Record "
-                            + (first.size() == 1 ? "it" : "them")
-                            + " as severed first. Nothing was written.",
+                    Refusals.say("record.tipFirst.title"),
+                    Refusals.say("record.tipFirst", "first", String.join(", ", first), "count", first.size()),
                     Map.of("first", first));
         }
     }
@@ -343,7 +339,7 @@ public class LayerJournal {
                         : what instanceof LayerRecord.Moved moved ? moved.placeId() : null;
         if (placeId != null && nursery.walk().stream().noneMatch(place -> placeId.equals(place.id()))) {
             throw ProblemException.invalid(
-                    "details.placeId", placeId, "the id of a place", "There is no such place. Choose one of the list.");
+                    "details.placeId", placeId, Refusals.say("place.unknown.allowed"), Refusals.say("place.unknown"));
         }
     }
 
@@ -354,22 +350,22 @@ public class LayerJournal {
             throw ProblemException.invalid(
                     "occurredAt",
                     occurredAt.toString(),
-                    "from " + earliest + " to " + latest,
-                    "A record can't be dated ahead of now, nor more than four years back.");
+                    Refusals.say("between.allowed", "first", earliest, "last", latest),
+                    Refusals.say("record.occurredAt"));
         }
     }
 
     private static void checkCorrection(RecordKind kind, @Nullable UUID corrects, List<LayerEvent> journal) {
         if (kind == RecordKind.WITHDRAWN && corrects == null) {
             throw ProblemException.invalid(
-                    "corrects", "", "the id of a record of this layer", "Say which record is taken back.");
+                    "corrects", "", Refusals.say("record.corrects.allowed"), Refusals.say("record.corrects"));
         }
         if (corrects != null && journal.stream().noneMatch(event -> event.id().equals(corrects))) {
             throw ProblemException.invalid(
                     "corrects",
                     corrects.toString(),
-                    "the id of a record of this layer",
-                    "This layer has no such record.");
+                    Refusals.say("record.corrects.allowed"),
+                    Refusals.say("record.corrects.unknown"));
         }
     }
 
@@ -396,8 +392,8 @@ public class LayerJournal {
         }
         if (!builders.isEmpty()) {
             throw ProblemException.conflict(
-                    "Later records build on this one",
-                    "Take these back first: " + String.join(", ", builders) + ". Nothing was written.",
+                    Refusals.say("record.builders.title"),
+                    Refusals.say("record.builders", "builders", String.join(", ", builders)),
                     Map.of("buildOnIt", builders));
         }
     }

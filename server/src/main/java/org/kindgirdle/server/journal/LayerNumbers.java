@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Objects;
 import org.kindgirdle.core.set.LayerCode;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
@@ -42,10 +43,8 @@ class LayerNumbers {
         int next = Math.max(counter.nextValue, above + 1) + count;
         if (next > LayerCode.CAPACITY) {
             throw ProblemException.conflict(
-                    "There are no codes left for so many layers",
-                    "A nursery has codes for " + LayerCode.CAPACITY + " layers, and " + count
-                            + " more would make " + next + ". Nothing was written. Begin another nursery for new ones,"
-                            + " or leave the oldest out.",
+                    Refusals.say("layer.numbers.title"),
+                    Refusals.say("layer.numbers", "capacity", LayerCode.CAPACITY, "count", count, "next", next),
                     Map.of("capacity", LayerCode.CAPACITY));
         }
         counter.nextValue = next;

@@ -8,6 +8,7 @@ import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.words.Phrases;
 import org.springframework.stereotype.Component;
@@ -87,7 +88,10 @@ final class MadeOtherwise {
         int version = number == null ? inForce.number() : number;
         if (version < 1 || version > inForce.number()) {
             throw ProblemException.invalid(
-                    "details.recipeNumber", version, "1 – " + inForce.number(), phrases.say("madeBy.version"));
+                    "details.recipeNumber",
+                    version,
+                    Refusals.say("record.recipeNumber.allowed", "number", inForce.number()),
+                    phrases.say("madeBy.version"));
         }
         if (!fits.test(nursery.recipe(recipeId, version))) {
             throw ProblemException.invalid(RECIPE, inForce.name(), phrases.say(allowed), phrases.say(message));

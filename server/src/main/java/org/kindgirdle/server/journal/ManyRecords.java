@@ -14,6 +14,7 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
 import org.kindgirdle.server.records.RecordCodec;
 import org.kindgirdle.server.records.RecordKind;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,8 +57,8 @@ class ManyRecords {
             throw ProblemException.invalid(
                     "kind",
                     request.kind(),
-                    "one of " + FOR_MANY,
-                    "This is seen on each layer by itself. Record it one by one.");
+                    Refusals.say("record.kind.many.allowed", "forMany", FOR_MANY),
+                    Refusals.say("record.kind.many"));
         }
         List<String> codes = codes(request);
         // nothing said at all; a misspelt field is refused below
@@ -92,8 +93,10 @@ class ManyRecords {
                 wrong.add(new Violation(
                         "codes[" + i + "]",
                         typed,
-                        "the code of a layer, each once",
-                        code == null ? typed + " is no layer's code." : typed + " is named twice."));
+                        Refusals.say("record.codes.each.allowed"),
+                        code == null
+                                ? Refusals.say("record.codes.noCode", "typed", typed)
+                                : Refusals.say("record.codes.twice", "typed", typed)));
             } else {
                 codes.add(code);
             }
@@ -102,7 +105,10 @@ class ManyRecords {
         for (int i = 0; i < codes.size(); i++) {
             if (!known.contains(codes.get(i))) {
                 wrong.add(new Violation(
-                        "codes", codes.get(i), "the code of a layer", "There is no layer " + codes.get(i) + "."));
+                        "codes",
+                        codes.get(i),
+                        Refusals.say("record.codes.allowed"),
+                        Refusals.say("record.codes.unknown", "code", codes.get(i))));
             }
         }
         if (!wrong.isEmpty()) {

@@ -8,6 +8,7 @@ import org.kindgirdle.core.harden.ReleaseTest;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.words.Format;
 import org.kindgirdle.server.words.LadderWords;
 import org.kindgirdle.server.words.Phrases;
@@ -37,6 +38,9 @@ class Releases {
         String failing =
                 test.failing().stream().map(check -> words.check(check, format)).collect(Collectors.joining(" "));
         throw ProblemException.invalid(
-                "note", "", "a reason", phrases.say("release.refused", Map.of("failing", failing)));
+                "note",
+                "",
+                Refusals.say("record.note.allowed"),
+                phrases.say("release.refused", Map.of("failing", failing)));
     }
 }

@@ -29,6 +29,7 @@ import org.kindgirdle.core.set.Method;
 import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Layer;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.words.Words;
@@ -132,7 +133,8 @@ public class LayerList {
     public LayerLines find(LayerQuery query) {
         String order = ORDERS.get(query.sortOrDue());
         if (order == null) {
-            throw ProblemException.invalid("sort", query.sort(), "one of code, due, set", "There is no such order.");
+            throw ProblemException.invalid(
+                    "sort", query.sort(), Refusals.say("layer.sort.allowed"), Refusals.say("layer.sort"));
         }
         NurserySnapshot nursery = snapshots.take();
         LayerWhere.Condition which = where.of(query, nursery);
@@ -215,7 +217,7 @@ public class LayerList {
             // falls through to the refusal below: nothing of a broken cursor can be used
         }
         throw ProblemException.invalid(
-                "cursor", cursor, "the 'next' of the page before", "This is no cursor of this list.");
+                "cursor", cursor, Refusals.say("layer.cursor.allowed"), Refusals.say("layer.cursor"));
     }
 
     /** Both conditions: by the first the database finds its place in the index. */

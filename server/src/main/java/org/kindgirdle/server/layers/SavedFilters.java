@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -54,7 +55,10 @@ class SavedFilters {
         String name = filter.name().strip();
         if (!filters.existsByPersonIdAndName(person.id(), name) && filters.countByPersonId(person.id()) >= MAX) {
             throw ProblemException.invalid(
-                    "name", filter.name(), "at most " + MAX + " filters", "Throw one away before you save another.");
+                    "name",
+                    filter.name(),
+                    Refusals.say("layer.filters.allowed", "max", MAX),
+                    Refusals.say("layer.filters"));
         }
         filters.put(person.id(), name, filter.query());
         return myLayerFilters();

@@ -8,6 +8,7 @@
             "recipes",
             "records",
             "security",
+            "sentences",
             "snapshot",
             "species",
             "time",

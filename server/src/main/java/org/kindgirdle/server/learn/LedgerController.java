@@ -11,6 +11,7 @@ import org.kindgirdle.server.layers.LayerQuery;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Within;
 import org.kindgirdle.server.projection.WhatMoves;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -115,7 +116,10 @@ class LedgerController {
     private static Share share(String field, int rooted, int set) {
         if (rooted > set) {
             throw ProblemException.invalid(
-                    field, rooted, "from 0 to " + set, "No more can have rooted than were set. Look at both numbers.");
+                    field,
+                    rooted,
+                    Refusals.say("comparison.rooted.allowed", "set", set),
+                    Refusals.say("comparison.rooted"));
         }
         return new Share(rooted, set);
     }

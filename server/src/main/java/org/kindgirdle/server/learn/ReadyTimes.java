@@ -21,6 +21,7 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Within;
 import org.kindgirdle.server.projection.WhatMoves;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.species.LearnedTimes;
@@ -116,7 +117,10 @@ class ReadyTimes {
         NurserySnapshot nursery = snapshots.take();
         if (query.species() == null || query.species().isBlank()) {
             throw ProblemException.invalid(
-                    "species", query.species(), "the code of a species", "Choose one: each has a time of its own.");
+                    "species",
+                    query.species(),
+                    Refusals.say("readyTime.species.allowed"),
+                    Refusals.say("readyTime.species"));
         }
         SpeciesProfile profile = nursery.species(query.species()).profile();
         Asked asked = new Asked(outcomes.revision(nursery), profile.d50ThermalDays(), profile.sigma(), query);
@@ -211,9 +215,8 @@ class ReadyTimes {
         List<Interval> intervals = outcomes.toReady(LayerQuery.of(speciesCode, null), nursery);
         if (intervals.isEmpty()) {
             throw ProblemException.conflict(
-                    "There are no own records yet",
-                    "No look at a layer of " + profile.common()
-                            + " says how long it takes. Its dates rest on the profile until one does.",
+                    Refusals.say("readyTime.none.title"),
+                    Refusals.say("readyTime.none", "species", profile.common()),
                     Map.of());
         }
         return LearnedTime.from(nursery.rules(), profile.d50ThermalDays(), intervals)

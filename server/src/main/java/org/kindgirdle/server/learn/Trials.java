@@ -22,6 +22,7 @@ import org.kindgirdle.server.recipes.RecipeView;
 import org.kindgirdle.server.recipes.RecipeViewBuilder;
 import org.kindgirdle.server.recipes.Recipes;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -80,8 +81,8 @@ public class Trials {
             throw ProblemException.invalid(
                     "otherShare",
                     query.otherShare(),
-                    "another share than " + query.share(),
-                    "Say which difference would matter to you: the smaller it is, the more layers it takes.");
+                    Refusals.say("trial.otherShare.allowed", "share", query.share()),
+                    Refusals.say("trial.otherShare"));
         }
         return TrialSize.perArm(query.share(), query.otherShare(), query.significance(), query.power());
     }
@@ -122,7 +123,10 @@ public class Trials {
         });
         if (new HashSet<>(edit.recipeIds()).size() < edit.recipeIds().size()) {
             throw ProblemException.invalid(
-                    "recipeIds", edit.recipeIds(), "each recipe once", "An arm is compared with others, not itself.");
+                    "recipeIds",
+                    edit.recipeIds(),
+                    Refusals.say("trial.recipes.allowed"),
+                    Refusals.say("trial.recipes"));
         }
         List<RecipeView> recipes =
                 edit.recipeIds().stream().map(nursery::recipe).toList();
@@ -166,7 +170,7 @@ public class Trials {
     }
 
     private static ProblemException taken(String name) {
-        return ProblemException.invalid("name", name, "a name of its own", "There is a trial of this name already.");
+        return ProblemException.invalid("name", name, Refusals.say("trial.name.allowed"), Refusals.say("trial.name"));
     }
 
     /** One entry a place, in the order in which they were listed. */
@@ -178,7 +182,10 @@ public class Trials {
             String field = "places[" + i + "].";
             if (!mother.inUse()) {
                 throw ProblemException.invalid(
-                        field + "motherId", mother.code(), "a mother in use", "This one is no longer used.");
+                        field + "motherId",
+                        mother.code(),
+                        Refusals.say("mother.unused.allowed"),
+                        Refusals.say("mother.unused"));
             }
             Long limbId = place.limbId();
             if (limbId != null) {
@@ -187,8 +194,8 @@ public class Trials {
                     throw ProblemException.invalid(
                             field + "limbId",
                             limb.name(),
-                            "a limb that stands on " + mother.code(),
-                            "This limb is on another mother, or gone.");
+                            Refusals.say("trial.limb.allowed", "mother", mother.code()),
+                            Refusals.say("trial.limb"));
                 }
             }
             all.addAll(Collections.nCopies(place.count(), place));
@@ -197,8 +204,9 @@ public class Trials {
             throw ProblemException.invalid(
                     "places",
                     all.size(),
-                    "from " + edit.recipeIds().size() + " to " + MAX_PLACES + " places",
-                    "List at least one place for each arm.");
+                    Refusals.say(
+                            "trial.places.allowed", "least", edit.recipeIds().size(), "most", MAX_PLACES),
+                    Refusals.say("trial.places"));
         }
         return all;
     }
@@ -208,7 +216,7 @@ public class Trials {
         TrialRow row = trial(id);
         if (version != row.version || row.closedOn != null) {
             throw ProblemException.conflict(
-                    "Somebody was quicker", "The trial was changed meanwhile.", Map.of("current", page(row)));
+                    Refusals.say("quicker.title"), Refusals.say("trial.changed"), Map.of("current", page(row)));
         }
         row.closedOn = snapshots.take().today();
         trials.saveAndFlush(row);
@@ -257,13 +265,16 @@ public class Trials {
         TrialRow row = trial(id);
         if (choice.version() != row.version || row.decidedArm != null) {
             throw ProblemException.conflict(
-                    "Somebody was quicker", "The trial was changed meanwhile.", Map.of("current", page(row)));
+                    Refusals.say("quicker.title"), Refusals.say("trial.changed"), Map.of("current", page(row)));
         }
         NurserySnapshot now = snapshots.take();
         TrialView.TrialLine line = line(row, slots.ofTrial(id), now);
         if (choice.arm() >= line.arms().size()) {
             throw ProblemException.invalid(
-                    "arm", choice.arm(), "from 0 to " + (line.arms().size() - 1), "The trial has no such arm.");
+                    "arm",
+                    choice.arm(),
+                    Refusals.say("trial.arm.allowed", "last", (line.arms().size() - 1)),
+                    Refusals.say("trial.arm"));
         }
         if (choice.arm() > 0) {
             TrialView.ArmView chosen = line.arms().get(choice.arm());

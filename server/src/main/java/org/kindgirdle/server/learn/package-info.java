@@ -11,6 +11,7 @@
             "projection",
             "recipes",
             "security",
+            "sentences",
             "site",
             "snapshot",
             "species",

@@ -10,6 +10,7 @@ import org.kindgirdle.server.layers.LayerChanges;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Reprojection;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.time.BusinessClock;
@@ -128,7 +129,10 @@ class RoundController {
         LocalDate last = today.plusDays(Walk.DAYS_AHEAD - 1L);
         if (asked.isBefore(today) || asked.isAfter(last)) {
             throw ProblemException.invalid(
-                    "on", asked, "from " + today + " to " + last, "Rounds are planned for the days just ahead.");
+                    "on",
+                    asked,
+                    Refusals.say("between.allowed", "first", today, "last", last),
+                    Refusals.say("round.on"));
         }
         return asked;
     }

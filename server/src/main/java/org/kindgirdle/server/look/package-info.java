@@ -9,6 +9,7 @@
             "problem",
             "projection",
             "security",
+            "sentences",
             "site",
             "snapshot",
             "species",

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 import org.kindgirdle.server.nursery.Versions;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -98,7 +99,10 @@ public class Limbs {
         }
         if (measuredOn.isAfter(clock.today())) {
             throw ProblemException.invalid(
-                    "measuredOn", measuredOn, "at most " + clock.today(), "It can't have been measured after today.");
+                    "measuredOn",
+                    measuredOn,
+                    Refusals.say("limb.measuredOn.allowed", "today", clock.today()),
+                    Refusals.say("limb.measuredOn"));
         }
         Limb one = found(Objects.requireNonNull(saved.id()));
         one.measuredOn = measuredOn;

@@ -12,6 +12,7 @@ import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.nursery.Versions;
 import org.kindgirdle.server.places.Places;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.species.SpeciesProfiles;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.ApplicationEventPublisher;
@@ -118,15 +119,18 @@ public class Mothers {
         Mother one = forChange(id, why.version(), why);
         if (one.retiredOn != null) {
             throw ProblemException.invalid(
-                    "on", why.on(), "a mother that is in use", one.code + " is retired since " + one.retiredOn + ".");
+                    "on",
+                    why.on(),
+                    Refusals.say("mother.retired.allowed"),
+                    Refusals.say("mother.retired", "code", one.code, "retiredOn", one.retiredOn));
         }
         LocalDate today = clock.today();
         if (why.on().isAfter(today) || why.on().isBefore(today.minusYears(10))) {
             throw ProblemException.invalid(
                     "on",
                     why.on(),
-                    "from " + today.minusYears(10) + " to " + today,
-                    "Retire it on the day on which it is no longer used.");
+                    Refusals.say("between.allowed", "first", today.minusYears(10), "last", today),
+                    Refusals.say("mother.retiredOn"));
         }
         one.retiredOn = why.on();
         history.add(id, EntryKind.RETIRED, why.on(), List.of(), why.reason().strip());
@@ -140,10 +144,10 @@ public class Mothers {
             throw ProblemException.invalid(
                     "id",
                     id,
-                    "a mother that is retired, and not merged into another",
+                    Refusals.say("mother.unretire.allowed"),
                     one.mergedInto == null
-                            ? one.code + " is in use."
-                            : one.code + " is the same plant as " + found(one.mergedInto).code + ".");
+                            ? Refusals.say("mother.inUse", "code", one.code)
+                            : Refusals.say("mother.same", "code", one.code, "other", found(one.mergedInto).code));
         }
         one.retiredOn = null;
         history.add(
@@ -162,7 +166,10 @@ public class Mothers {
         List<MotherHistory.Change> changes = MotherHistory.changes(before, facts(one));
         if (changes.isEmpty()) {
             throw ProblemException.invalid(
-                    "variety", what.variety(), "another species or variety", "It is labelled so already.");
+                    "variety",
+                    what.variety(),
+                    Refusals.say("mother.labelled.allowed"),
+                    Refusals.say("mother.labelled"));
         }
         history.add(
                 id, EntryKind.RELABELLED, clock.today(), changes, what.reason().strip());
@@ -175,17 +182,17 @@ public class Mothers {
         Mother one = forChange(id, merger.version(), merger);
         Mother into = mothers.findById(merger.into())
                 .orElseThrow(() -> ProblemException.invalid(
-                        "into", merger.into(), "another mother of the house", "There is no such mother."));
+                        "into", merger.into(), Refusals.say("mother.into.allowed"), Refusals.say("mother.into")));
         if (into == one || into.retiredOn != null || one.mergedInto != null) {
             throw ProblemException.invalid(
-                    "into", into.code, "another mother that is in use", "Two records of one plant are merged.");
+                    "into", into.code, Refusals.say("mother.merged.allowed"), Refusals.say("mother.merged"));
         }
         if (!into.speciesCode.equals(one.speciesCode)) {
             throw ProblemException.invalid(
                     "into",
                     into.code,
-                    "a mother of the same species",
-                    one.code + " and " + into.code + " can't be one plant. If a tag is wrong, relabel it first.");
+                    Refusals.say("mother.otherSpecies.allowed"),
+                    Refusals.say("mother.otherSpecies", "code", one.code, "other", into.code));
         }
         LocalDate today = clock.today();
         if (one.retiredOn == null) {
@@ -227,34 +234,34 @@ public class Mothers {
             throw ProblemException.invalid(
                     edit.speciesCode().equals(one.speciesCode) ? "variety" : "speciesCode",
                     edit.variety(),
-                    "as it is: " + one.variety,
-                    "What a mother is called is changed by relabelling it, which keeps the reason and tells which"
-                            + " layers go with it.");
+                    Refusals.say("mother.relabel.allowed", "variety", one.variety),
+                    Refusals.say("mother.relabel"));
         }
         if (!places.exists(edit.placeId())) {
             throw ProblemException.invalid(
-                    "placeId", edit.placeId(), "a place of the house", "There is no such place.");
+                    "placeId", edit.placeId(), Refusals.say("mother.place.allowed"), Refusals.say("mother.place"));
         }
         if (edit.rights() == Rights.PERMITTED && edit.permission().isBlank()) {
             throw ProblemException.invalid(
                     "permission",
                     edit.permission(),
-                    "the permission's number, or who gave it and when",
-                    "A permission on record says what it is.");
+                    Refusals.say("mother.permission.allowed"),
+                    Refusals.say("mother.permission"));
         }
         if (edit.plantedYear() != null && edit.plantedYear() > clock.today().getYear()) {
             throw ProblemException.invalid(
                     "plantedYear",
                     edit.plantedYear(),
-                    "at most " + clock.today().getYear(),
-                    "It was planted this year at the latest.");
+                    Refusals.say(
+                            "mother.plantedYear.allowed", "year", clock.today().getYear()),
+                    Refusals.say("mother.plantedYear"));
         }
     }
 
     private void checkSpecies(String code) {
         if (!species.exists(code)) {
             throw ProblemException.invalid(
-                    "speciesCode", code, "the code of a species of the house", "There is no such species.");
+                    "speciesCode", code, Refusals.say("mother.species.allowed"), Refusals.say("mother.species"));
         }
     }
 

@@ -1,5 +1,6 @@
 /** The mothers, their limbs, and what was changed on them. */
-@ApplicationModule(allowedDependencies = {"command", "nursery", "places", "problem", "security", "species", "time"})
+@ApplicationModule(
+        allowedDependencies = {"command", "nursery", "places", "problem", "security", "sentences", "species", "time"})
 @NullMarked
 package org.kindgirdle.server.mothers;
 

@@ -1,6 +1,7 @@
 package org.kindgirdle.server.nursery;
 
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 
 /** What every edit of master data is checked for. */
 public final class Versions {
@@ -19,7 +20,7 @@ public final class Versions {
         return ProblemException.invalid(
                 field,
                 value,
-                "one that no other " + what + " has",
-                "Another " + what + " has the " + field + " '" + value + "' already.");
+                Refusals.say("taken.allowed", "what", what),
+                Refusals.say("taken", "what", what, "field", field, "value", value));
     }
 }

@@ -1,5 +1,5 @@
 /** What all master data share: the lock that keeps records and changes apart, and the refusal of an edit on an old version. */
-@ApplicationModule(allowedDependencies = {"problem", "security"})
+@ApplicationModule(allowedDependencies = {"problem", "security", "sentences"})
 @NullMarked
 package org.kindgirdle.server.nursery;
 

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.stereotype.Service;
 
 /** The pictures' files, for those that carry a whole nursery elsewhere. */
@@ -37,8 +38,7 @@ public class PhotoFiles {
      */
     public void keep(String hash, byte[] jpeg) {
         if (!Photos.hash(jpeg).equals(hash)) {
-            throw ProblemException.invalid(
-                    "sha256", hash, Photos.hash(jpeg), "This is another picture than its hash says.");
+            throw ProblemException.invalid("sha256", hash, Photos.hash(jpeg), Refusals.say("photo.sha256"));
         }
         folder.keep(hash, queue.inTurn(() -> Picture.keptBefore(jpeg)));
     }

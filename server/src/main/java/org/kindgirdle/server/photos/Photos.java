@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.digest.Sha256;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 
@@ -92,8 +93,7 @@ class Photos {
         LayerPhotoRow photo =
                 photos.findByUuidAndLayerId(id, layer(code)).orElseThrow(() -> ProblemException.notFound("photo", id));
         if (photo.personId != person.id() && !person.isOwner()) {
-            throw ProblemException.forbidden(
-                    "Somebody else took this picture. Ask them, or an owner, to take it away.");
+            throw ProblemException.forbidden(Refusals.say("photo.others"));
         }
         if (photo.withdrawnAt == null) {
             photo.withdrawnAt = clock.systemNow();

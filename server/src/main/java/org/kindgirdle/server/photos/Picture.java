@@ -29,6 +29,7 @@ import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.MemoryCacheImageOutputStream;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 
 /**
  * A picture made anew from what was sent: upright, no larger than a screen needs, and with nothing in it but the
@@ -113,16 +114,16 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
             throw ProblemException.invalid(
                     "photo",
                     header.width() + " by " + header.height() + " pixels",
-                    "at most " + MAX_PIXELS / 1_000_000 + " million pixels",
-                    "The picture is too large. Take it at a lower resolution.");
+                    Refusals.say("photo.pixels.allowed", "millions", MAX_PIXELS / 1_000_000),
+                    Refusals.say("photo.pixels"));
         }
         int every = header.every(WANTED_PIXELS);
         if (header.bytes(every) > MAX_BYTES) {
             throw ProblemException.invalid(
                     "photo",
                     header.bytes(every) / 1_000_000 + " MB to decode",
-                    "at most " + MAX_BYTES / 1_000_000 + " MB",
-                    "The picture takes too much memory. Take it at a lower resolution, or save it as a plain JPEG.");
+                    Refusals.say("photo.memory.allowed", "megabytes", MAX_BYTES / 1_000_000),
+                    Refusals.say("photo.memory"));
         }
         return every;
     }
@@ -135,7 +136,7 @@ record Picture(byte[] jpeg, byte[] thumb, int width, int height) {
 
     private static ProblemException noPicture() {
         return ProblemException.invalid(
-                "photo", "a file", "a JPEG or PNG picture", "This is no picture that can be read. Send it as JPEG.");
+                "photo", "a file", Refusals.say("photo.unreadable.allowed"), Refusals.say("photo.unreadable"));
     }
 
     private static Picture of(BufferedImage large) {

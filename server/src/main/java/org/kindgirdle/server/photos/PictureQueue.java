@@ -5,6 +5,7 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.stereotype.Component;
 
 /** Decoding a picture takes memory: few are at it at once, some wait for their turn, and the rest come again later. */
@@ -54,9 +55,6 @@ class PictureQueue {
     }
 
     private ProblemException busy() {
-        return ProblemException.busy(
-                "So many pictures are coming in at once that this one has to wait. It is still on your device: send it"
-                        + " again in a moment.",
-                (int) Math.max(1, patience.toSeconds() / 2));
+        return ProblemException.busy(Refusals.say("photo.turn"), (int) Math.max(1, patience.toSeconds() / 2));
     }
 }

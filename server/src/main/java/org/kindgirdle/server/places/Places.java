@@ -5,6 +5,7 @@ import org.kindgirdle.server.nursery.MasterDataChanged;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.nursery.Versions;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.site.FrostDates;
 import org.kindgirdle.server.site.SiteView;
 import org.kindgirdle.server.site.Sites;
@@ -63,8 +64,8 @@ public class Places {
             throw ProblemException.invalid(
                     "ownFrosts",
                     String.valueOf(edit.ownFrosts()),
-                    "four dates if frosts is OWN, else nothing",
-                    "A place with its own frosts needs their four dates, any other has none.");
+                    Refusals.say("place.frosts.allowed"),
+                    Refusals.say("place.frosts"));
         }
         place.name = edit.name();
         place.walkingOrder = edit.walkingOrder();
@@ -94,8 +95,8 @@ public class Places {
             throw ProblemException.invalid(
                     "minShiftC",
                     edit.minShiftC(),
-                    "at most " + (edit.maxShiftC() + least),
-                    "With these shifts the minimum would lie above the maximum.");
+                    Refusals.say("place.shifts.allowed", "most", (edit.maxShiftC() + least)),
+                    Refusals.say("place.shifts"));
         }
     }
 

@@ -1,5 +1,5 @@
 /** The places of the nursery, each with what it changes of the climate. */
-@ApplicationModule(allowedDependencies = {"command", "nursery", "problem", "site"})
+@ApplicationModule(allowedDependencies = {"command", "nursery", "problem", "sentences", "site"})
 @NullMarked
 package org.kindgirdle.server.places;
 

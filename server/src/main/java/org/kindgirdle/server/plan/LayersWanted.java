@@ -26,6 +26,7 @@ import org.kindgirdle.server.layers.SpeciesCounts;
 import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.supplies.PriceLists;
@@ -125,7 +126,7 @@ class LayersWanted {
     static void checkDay(LocalDate by, LocalDate today) {
         if (!by.isAfter(today) || by.isAfter(today.plusYears(3))) {
             throw ProblemException.invalid(
-                    "by", by.toString(), "after " + today + ", at most three years ahead", "Plan that far.");
+                    "by", by.toString(), Refusals.say("wanted.by.allowed", "today", today), Refusals.say("wanted.by"));
         }
     }
 

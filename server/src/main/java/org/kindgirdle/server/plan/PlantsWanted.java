@@ -14,6 +14,7 @@ import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.server.layers.SpeciesCounts;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.recipes.RecipeView;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 
 /**
@@ -66,7 +67,7 @@ record PlantsWanted(
             return NumbersWanted.layers(released(), query.wanted(), query.confidence());
         } catch (IllegalArgumentException hopeless) {
             throw ProblemException.invalid(
-                    "wanted", query.wanted(), "fewer, or with less certainty", hopeless.getMessage());
+                    "wanted", query.wanted(), Refusals.say("wanted.hopeless.allowed"), hopeless.getMessage());
         }
     }
 }

@@ -3,6 +3,7 @@ package org.kindgirdle.server.plan;
 import jakarta.validation.Valid;
 import java.time.LocalDate;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -54,8 +55,8 @@ class SeasonController {
             throw ProblemException.invalid(
                     "startOn",
                     startOn.toString(),
-                    "from " + first + " to " + last,
-                    "Windows are reckoned that far only.");
+                    Refusals.say("between.allowed", "first", first, "last", last),
+                    Refusals.say("window.startOn"));
         }
         return season.start(query, speciesCode, startOn);
     }

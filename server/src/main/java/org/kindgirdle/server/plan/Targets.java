@@ -11,6 +11,7 @@ import org.kindgirdle.server.layers.Progress;
 import org.kindgirdle.server.layers.SpeciesCounts;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.words.Format;
@@ -66,8 +67,8 @@ public class Targets {
             throw ProblemException.invalid(
                     "countsFrom",
                     from,
-                    "from " + nursery.today().minusYears(3) + " to " + nursery.today(),
-                    "Layers that were set count from a day that is not ahead.");
+                    Refusals.say("between.allowed", "first", nursery.today().minusYears(3), "last", nursery.today()),
+                    Refusals.say("target.countsFrom"));
         }
         TargetRow row = TargetRow.fresh();
         row.name = edit.name().strip();

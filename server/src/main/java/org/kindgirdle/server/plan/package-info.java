@@ -9,6 +9,7 @@
             "problem",
             "recipes",
             "security",
+            "sentences",
             "site",
             "snapshot",
             "species",

@@ -20,6 +20,7 @@ import org.kindgirdle.server.layers.LiveLayers;
 import org.kindgirdle.server.places.PlaceView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.supplies.Supplies;
@@ -113,7 +114,7 @@ class PotAdvice {
                 .filter(place -> Objects.equals(place.id(), placeId))
                 .findFirst()
                 .orElseThrow(() -> ProblemException.invalid(
-                        "placeId", placeId, "the id of a place", "There is no such place. Choose one of the list."));
+                        "placeId", placeId, Refusals.say("place.unknown.allowed"), Refusals.say("place.unknown")));
     }
 
     private static PotAdviceView.PotView view(PotFit fit) {

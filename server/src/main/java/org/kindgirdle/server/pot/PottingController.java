@@ -10,6 +10,7 @@ import org.kindgirdle.core.units.Require;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Within;
 import org.kindgirdle.server.projection.Reprojection;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -59,7 +60,7 @@ class PottingController {
                     "stemHeight", Quantity.parse(Dimension.LENGTH, typed).doubleValue(), 0, MAX_STEM_MM);
         } catch (QuantityFormatException | OutOfRangeException refused) {
             throw ProblemException.invalid(
-                    "stemHeight", typed, "a length from 0 mm to 20 m", "This is no height of a plant in a pot.");
+                    "stemHeight", typed, Refusals.say("pot.stemHeight.allowed"), Refusals.say("pot.stemHeight"));
         }
     }
 }

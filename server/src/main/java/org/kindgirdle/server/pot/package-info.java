@@ -7,6 +7,7 @@
             "problem",
             "projection",
             "security",
+            "sentences",
             "snapshot",
             "supplies",
             "words"

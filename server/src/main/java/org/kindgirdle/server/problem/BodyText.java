@@ -10,6 +10,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.core.MethodParameter;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpInputMessage;
@@ -77,7 +78,11 @@ class BodyText extends RequestBodyAdviceAdapter {
                 boolean isHole = token == JsonToken.VALUE_NULL
                         && parser.streamReadContext().inArray();
                 if (isHole && violations.size() < MAX_VIOLATIONS) {
-                    violations.add(new Violation(where(parser, path), null, "a value", "must be there"));
+                    violations.add(new Violation(
+                            where(parser, path),
+                            null,
+                            Refusals.say("body.value.allowed"),
+                            Refusals.say("body.missing")));
                 }
                 if (token == JsonToken.VALUE_STRING || token == JsonToken.PROPERTY_NAME) {
                     String field = String.valueOf(parser.currentName());
@@ -113,10 +118,8 @@ class BodyText extends RequestBodyAdviceAdapter {
             return new Violation(
                     where,
                     Unseen.shown(text),
-                    LINES.contains(field)
-                            ? "text without control characters"
-                            : "one line of text without control characters",
-                    "There are signs in it that nobody sees. Type it anew.");
+                    LINES.contains(field) ? Refusals.say("body.text.allowed") : Refusals.say("body.line.allowed"),
+                    Refusals.say("body.unseen"));
         }
         return LINES.contains(field) ? null : SaneDay.wrong(where, text);
     }

@@ -1,6 +1,7 @@
 package org.kindgirdle.server.problem;
 
 import java.util.List;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 
@@ -24,32 +25,35 @@ final class CutShort extends RuntimeException {
     static CutShort tooLarge(long most, String advice) {
         return new CutShort(
                 HttpStatus.CONTENT_TOO_LARGE,
-                "Too large",
-                "Nothing was written. A body may have up to " + most + " bytes; " + advice + ".",
-                "up to " + most + " bytes");
+                Refusals.say("body.tooLong.title"),
+                Refusals.say("body.tooLong", "most", most, "advice", advice),
+                Refusals.say("body.tooLong.allowed", "most", most));
     }
 
     static CutShort aForm() {
         return new CutShort(
                 HttpStatus.UNSUPPORTED_MEDIA_TYPE,
-                "Not as a form",
-                "Nothing was written. Send JSON, or the file itself, with its own content type; forms are not taken.",
-                "application/json, or the type of the file");
+                Refusals.say("body.form.title"),
+                Refusals.say("body.form"),
+                Refusals.say("body.form.allowed"));
     }
 
     /** Hardly anything arrives, or nothing any more. */
     static CutShort tooSlow() {
         return new CutShort(
                 HttpStatus.REQUEST_TIMEOUT,
-                "Too slow",
-                "What you send does not arrive, or hardly. Nothing was written: send it again when the network is better.",
-                "a body that arrives within some seconds");
+                Refusals.say("body.slow.title"),
+                Refusals.say("body.slow"),
+                Refusals.say("body.slow.allowed"));
     }
 
     /** The connection ended before the body did: there is nobody to tell. */
     static CutShort brokenOff() {
         return new CutShort(
-                HttpStatus.BAD_REQUEST, "Broken off", "Nothing was written. Send it again.", "a whole body");
+                HttpStatus.BAD_REQUEST,
+                Refusals.say("body.brokenOff.title"),
+                Refusals.say("body.brokenOff"),
+                Refusals.say("body.brokenOff.allowed"));
     }
 
     ProblemDetail detail() {

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import org.kindgirdle.server.sentences.Refusals;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.webmvc.error.ErrorController;
@@ -30,8 +31,8 @@ class FailedRequests implements ErrorController {
             LOG.error("Unexpected failure outside the controllers", thrown);
             detail = ProblemAdvice.detail(
                     HttpStatus.INTERNAL_SERVER_ERROR,
-                    "Something failed on our side",
-                    "What you sent may not have been written. Try again.",
+                    Refusals.say("hardship.bug.title"),
+                    Refusals.say("hardship.failed"),
                     List.of());
         } else {
             HttpStatus status = code instanceof Integer number ? HttpStatus.resolve(number) : null;
@@ -42,8 +43,8 @@ class FailedRequests implements ErrorController {
                         .contentType(MediaType.APPLICATION_PROBLEM_JSON)
                         .body(CutShort.tooSlow().detail());
             }
-            detail = ProblemAdvice.detail(
-                    shown, shown.getReasonPhrase(), "This address can't be answered that way.", List.of());
+            detail =
+                    ProblemAdvice.detail(shown, shown.getReasonPhrase(), Refusals.say("address.unanswered"), List.of());
         }
         return ResponseEntity.status(detail.getStatus())
                 .contentType(MediaType.APPLICATION_PROBLEM_JSON)

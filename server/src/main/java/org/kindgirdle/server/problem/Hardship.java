@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Set;
 import org.hibernate.exception.JDBCConnectionException;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -26,7 +27,7 @@ final class Hardship {
 
     static final int AGAIN_SECONDS = 5;
 
-    private static final String AWAY = "The database can't be reached";
+    private static final String AWAY = Refusals.say("hardship.away.title");
 
     /** Of the server: lock wait timeout, deadlock, record changed since it was read (with snapshot isolation). */
     private static final Set<Integer> LOCKS = Set.of(1205, 1213, 1020);
@@ -44,16 +45,14 @@ final class Hardship {
             if (one instanceof PessimisticLockingFailureException || LOCKS.contains(code)) {
                 return detail(
                         HttpStatus.SERVICE_UNAVAILABLE,
-                        "Somebody else is at it",
-                        "Others hold what this needs just now. What you typed is still here. Try again in a moment: it is"
-                                + " not written twice.");
+                        Refusals.say("hardship.lock.title"),
+                        Refusals.say("hardship.lock"));
             }
             if (DISK.contains(code) || one instanceof IOException io && isDisk(io)) {
                 return detail(
                         HttpStatus.INSUFFICIENT_STORAGE,
-                        "No room on the nursery's disk",
-                        "The disk of the nursery's machine is full, or a folder there can't be written to. What you sent"
-                                + " is still on your device. Tell whoever keeps the machine to make room.");
+                        Refusals.say("hardship.disk.title"),
+                        Refusals.say("hardship.disk"));
             }
             if (one instanceof SQLTransientConnectionException
                     || one instanceof SQLNonTransientConnectionException
@@ -69,10 +68,7 @@ final class Hardship {
 
     /** A commit may have gone through before the line broke; the command's id makes it safe to send again. */
     static ProblemDetail away() {
-        return detail(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                AWAY,
-                "What you typed is still here. Try again in a moment: it is not written twice.");
+        return detail(HttpStatus.SERVICE_UNAVAILABLE, AWAY, Refusals.say("hardship.away"));
     }
 
     /** The line broke while something was under way: a connection exception by its class, or a pool that has given it up. */

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import org.apache.tomcat.util.http.InvalidParameterException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
@@ -37,8 +38,8 @@ class HardshipFilter extends OncePerRequestFilter {
 
     private static final ProblemDetail UNDECODABLE = ProblemAdvice.detail(
             HttpStatus.BAD_REQUEST,
-            "The address can't be read",
-            "Nothing was written. There are signs in the address that are no text: type it anew.",
+            Refusals.say("address.title"),
+            Refusals.say("address"),
             List.of(ProblemAdvice.UNDECODABLE));
 
     /** Of an address, before any controller was reached. */

@@ -14,6 +14,7 @@ import org.kindgirdle.core.units.MissingValueException;
 import org.kindgirdle.core.units.NotOneOfException;
 import org.kindgirdle.core.units.OutOfRangeException;
 import org.kindgirdle.core.units.QuantityFormatException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
@@ -56,8 +57,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         this.database = database;
     }
 
-    static final Violation UNDECODABLE = new Violation(
-            "", null, "UTF-8, percent-encoded", "The address has signs in it that are no text. Type it anew.");
+    static final Violation UNDECODABLE =
+            new Violation("", null, Refusals.say("body.address.allowed"), Refusals.say("body.address"));
 
     @ExceptionHandler
     ResponseEntity<Object> problem(ProblemException refused) {
@@ -97,7 +98,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 refused.getName(),
                 shown(refused.getValue()),
                 allowed(refused.getRequiredType()),
-                "is not " + allowed(refused.getRequiredType()))));
+                Refusals.say("body.isNot", "allowed", allowed(refused.getRequiredType())))));
     }
 
     @ExceptionHandler
@@ -126,8 +127,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return ResponseEntity.internalServerError()
                 .body(detail(
                         HttpStatus.INTERNAL_SERVER_ERROR,
-                        "Something failed on our side",
-                        "What you sent may not have been written. Try again; the log has it under " + reference + ".",
+                        Refusals.say("hardship.bug.title"),
+                        Refusals.say("hardship.bug", "reference", reference),
                         List.of()));
     }
 
@@ -141,7 +142,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                         String allowed = allowed(
                                 field.unwrap(TypeMismatchException.class).getRequiredType());
                         return new Violation(
-                                field.getField(), shown(field.getRejectedValue()), allowed, "is not " + allowed);
+                                field.getField(),
+                                shown(field.getRejectedValue()),
+                                allowed,
+                                Refusals.say("body.isNot", "allowed", allowed));
                     }
                     return error instanceof FieldError field
                             ? violation(field.getField(), field.getRejectedValue(), message)
@@ -181,7 +185,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     protected ResponseEntity<Object> handleServletRequestBindingException(
             ServletRequestBindingException refused, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         String field = refused instanceof MissingRequestHeaderException header ? header.getHeaderName() : "";
-        return invalid(List.of(new Violation(field, null, "must be there", refused.getMessage())));
+        return invalid(List.of(new Violation(field, null, Refusals.say("body.missing"), refused.getMessage())));
     }
 
     @Override
@@ -198,13 +202,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 .headers(headers)
                 .body(detail(
                         HttpStatus.UNSUPPORTED_MEDIA_TYPE,
-                        "Not in that form",
-                        "Nothing was written. Send it as " + allowed + ", with its content type.",
+                        Refusals.say("body.contentType.title"),
+                        Refusals.say("body.contentType.detail", "allowed", allowed),
                         List.of(new Violation(
                                 "Content-Type",
                                 shown(refused.getContentType()),
                                 allowed,
-                                "is nothing that is read here"))));
+                                Refusals.say("body.contentType")))));
     }
 
     @Override
@@ -213,14 +217,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         ProblemDetail detail = body instanceof ProblemDetail problem
                 ? problem
                 : detail(
-                        HttpStatus.valueOf(status.value()), "Refused", String.valueOf(refused.getMessage()), List.of());
+                        HttpStatus.valueOf(status.value()),
+                        Refusals.say("refused.title"),
+                        String.valueOf(refused.getMessage()),
+                        List.of());
         return ResponseEntity.status(status).headers(headers).body(detail);
     }
 
     /** What is wrong with a body, from the way in which reading it failed. */
     static Violation unreadable(@Nullable Throwable cause) {
         if (!(cause instanceof JacksonException json)) {
-            return new Violation("", null, "a JSON body", "There is no readable JSON body.");
+            return new Violation("", null, Refusals.say("body.json.allowed"), Refusals.say("body.noJson"));
         }
         String field = path(json);
         for (Throwable inner = cause; inner != null; inner = inner.getCause()) {
@@ -240,27 +247,36 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             }
         }
         if (cause instanceof InputCoercionException) {
-            return new Violation(field, null, "a number that can be counted", "is too large, or no whole number");
+            return new Violation(field, null, Refusals.say("body.tooLarge.allowed"), Refusals.say("body.tooLarge"));
         }
         if (cause instanceof UnrecognizedPropertyException unknown) {
             return new Violation(
-                    field, null, "a known field", "There is no field '" + unknown.getPropertyName() + "'.");
+                    field,
+                    null,
+                    Refusals.say("body.field.allowed"),
+                    Refusals.say("body.field", "name", unknown.getPropertyName()));
         }
         if (cause instanceof InvalidFormatException format) {
             String allowed = allowed(format.getTargetType());
-            return new Violation(field, shown(format.getValue()), allowed, "is not " + allowed);
+            return new Violation(
+                    field, shown(format.getValue()), allowed, Refusals.say("body.isNot", "allowed", allowed));
         }
         if (cause instanceof MismatchedInputException mismatch) {
             if (mismatch.getOriginalMessage().startsWith("Cannot map `null`")) {
                 return missing(field);
             }
             String allowed = allowed(mismatch.getTargetType());
-            return new Violation(field, shown(scalar(mismatch)), allowed, "is not " + allowed);
+            return new Violation(
+                    field, shown(scalar(mismatch)), allowed, Refusals.say("body.isNot", "allowed", allowed));
         }
         if (json instanceof DatabindException && json.getCause() instanceof RuntimeException inner) {
             return new Violation(field, null, "", String.valueOf(inner.getMessage()));
         }
-        return new Violation(field, null, "JSON", "This is not JSON: " + json.getOriginalMessage());
+        return new Violation(
+                field,
+                null,
+                Refusals.say("body.noJson.allowed"),
+                Refusals.say("body.noJson.why", "why", json.getOriginalMessage()));
     }
 
     /** The value at which reading stopped, if it was a single one: the parser is closed by now, the text tells it. */
@@ -270,7 +286,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     private static Violation missing(String field) {
-        return new Violation(field, null, "a value", "must be there");
+        return new Violation(field, null, Refusals.say("body.value.allowed"), Refusals.say("body.missing"));
     }
 
     /** A constraint says "must be" what is allowed. */
@@ -294,7 +310,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 at.endsWith(other.name()) ? at : join(at, other.name()),
                 other.value().name(),
                 allowed,
-                "doesn't go with the rest; it must be " + allowed);
+                Refusals.say("body.other", "allowed", allowed));
     }
 
     private static Violation violation(String at, OutOfRangeException range) {
@@ -303,7 +319,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 at.endsWith(range.name()) ? at : join(at, range.name()),
                 Double.isNaN(range.value()) ? "NaN" : (Object) range.value(),
                 allowed,
-                "must be " + allowed);
+                Refusals.say("body.range", "allowed", allowed));
     }
 
     private static String number(double value) {

@@ -2,6 +2,7 @@ package org.kindgirdle.server.problem;
 
 import java.util.List;
 import java.util.Map;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.http.HttpStatus;
 
 /** A refusal that the client is to understand: what happened, what to do, and the violations. */
@@ -26,11 +27,7 @@ public final class ProblemException extends RuntimeException {
 
     public static ProblemException invalid(List<Violation> violations) {
         return new ProblemException(
-                HttpStatus.BAD_REQUEST,
-                "Something in what was sent can't be taken",
-                "Nothing was written. Mend what is listed and send it again.",
-                violations,
-                Map.of());
+                HttpStatus.BAD_REQUEST, Refusals.say("invalid.title"), Refusals.say("invalid"), violations, Map.of());
     }
 
     public static ProblemException invalid(String field, Object value, String allowed, String message) {
@@ -39,7 +36,11 @@ public final class ProblemException extends RuntimeException {
 
     public static ProblemException notFound(String what, Object key) {
         return new ProblemException(
-                HttpStatus.NOT_FOUND, "Not found", "There is no " + what + " '" + key + "'.", List.of(), Map.of());
+                HttpStatus.NOT_FOUND,
+                Refusals.say("notFound.title"),
+                Refusals.say("notFound", "what", what, "key", key),
+                List.of(),
+                Map.of());
     }
 
     public static ProblemException conflict(String title, String detail, Map<String, Object> more) {
@@ -48,41 +49,48 @@ public final class ProblemException extends RuntimeException {
 
     /** An edit made on a version that somebody else has changed since. */
     public static ProblemException stale(Object yours, Object current) {
-        return conflict(
-                "Somebody changed this while you were editing",
-                "Nothing was written. Compare both sides and decide; then send the edit with the current version.",
-                Map.of("yours", yours, "current", current));
+        return conflict(Refusals.say("stale.title"), Refusals.say("stale"), Map.of("yours", yours, "current", current));
     }
 
     public static ProblemException forbidden(String detail) {
-        return new ProblemException(HttpStatus.FORBIDDEN, "Not allowed", detail, List.of(), Map.of());
+        return new ProblemException(
+                HttpStatus.FORBIDDEN, Refusals.say("notAllowed.title"), detail, List.of(), Map.of());
     }
 
     /** @param more what a program is told besides */
     public static ProblemException forbidden(String detail, Map<String, Object> more) {
-        return new ProblemException(HttpStatus.FORBIDDEN, "Not allowed", detail, List.of(), more);
+        return new ProblemException(HttpStatus.FORBIDDEN, Refusals.say("notAllowed.title"), detail, List.of(), more);
     }
 
     public static ProblemException unauthorized(String detail) {
-        return new ProblemException(HttpStatus.UNAUTHORIZED, "Not signed in", detail, List.of(), Map.of());
+        return new ProblemException(
+                HttpStatus.UNAUTHORIZED, Refusals.say("notSignedIn.title"), detail, List.of(), Map.of());
     }
 
     /** @param seconds after which it may be tried again */
     public static ProblemException tooMany(String detail, int seconds) {
         return new ProblemException(
-                HttpStatus.TOO_MANY_REQUESTS, "Too many tries", detail, List.of(), Map.of(RETRY_AFTER, seconds));
+                HttpStatus.TOO_MANY_REQUESTS,
+                Refusals.say("tooMany.title"),
+                detail,
+                List.of(),
+                Map.of(RETRY_AFTER, seconds));
     }
 
     /** It can't be done just now. @param seconds after which it may be tried again */
     public static ProblemException busy(String detail, int seconds) {
         return new ProblemException(
-                HttpStatus.SERVICE_UNAVAILABLE, "Too much at once", detail, List.of(), Map.of(RETRY_AFTER, seconds));
+                HttpStatus.SERVICE_UNAVAILABLE,
+                Refusals.say("tooMuch.title"),
+                detail,
+                List.of(),
+                Map.of(RETRY_AFTER, seconds));
     }
 
     /** There is no room for it, or no right to write it where it belongs. */
     public static ProblemException noRoom(String detail) {
         return new ProblemException(
-                HttpStatus.INSUFFICIENT_STORAGE, "No room on the disk", detail, List.of(), Map.of());
+                HttpStatus.INSUFFICIENT_STORAGE, Refusals.say("noRoom.title"), detail, List.of(), Map.of());
     }
 
     HttpStatus status() {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import org.kindgirdle.server.sentences.Refusals;
 
 /** Days within the years that a nursery lives in: others are slips, and no sum is made with them. */
 public final class SaneDay {
@@ -27,7 +28,7 @@ public final class SaneDay {
                 : new Violation(
                         field,
                         text.substring(0, Math.min(40, text.length())),
-                        "from " + FIRST + " to " + LAST,
-                        "must be a day from " + FIRST + " to " + LAST);
+                        Refusals.say("between.allowed", "first", FIRST, "last", LAST),
+                        Refusals.say("body.day", "first", FIRST, "last", LAST));
     }
 }

@@ -1,5 +1,5 @@
 /** What clients are told when something is wrong: RFC 9457 problem details with every violation. */
-@ApplicationModule(allowedDependencies = {})
+@ApplicationModule(allowedDependencies = {"sentences"})
 @NullMarked
 package org.kindgirdle.server.problem;
 

@@ -11,6 +11,7 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.server.problem.FileValues;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
@@ -51,7 +52,7 @@ public class RecordCodec {
             List<Violation> unknown = deferred.jobs().stream()
                     .filter(job -> !Job.isCode(job))
                     .map(job -> new Violation(
-                            "details.jobs", job, "the code of a job, as LOOK or TOP_UP", "There is no such job."))
+                            "details.jobs", job, Refusals.say("record.jobs.allowed"), Refusals.say("record.jobs")))
                     .toList();
             if (!unknown.isEmpty()) {
                 throw ProblemException.invalid(unknown);
@@ -67,8 +68,11 @@ public class RecordCodec {
                 .collect(Collectors.toSet());
         return details.propertyNames().stream()
                 .filter(name -> !known.contains(name))
-                .map(name ->
-                        new Violation("details." + name, null, "a known field", "There is no field '" + name + "'."))
+                .map(name -> new Violation(
+                        "details." + name,
+                        null,
+                        Refusals.say("body.field.allowed"),
+                        Refusals.say("body.field", "name", name)))
                 .toList();
     }
 

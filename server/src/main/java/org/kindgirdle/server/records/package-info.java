@@ -1,5 +1,5 @@
 /** The records as they are kept: one row each, which is never changed, read back as events of the core. */
-@ApplicationModule(allowedDependencies = {"problem"})
+@ApplicationModule(allowedDependencies = {"problem", "sentences"})
 @NullMarked
 package org.kindgirdle.server.records;
 

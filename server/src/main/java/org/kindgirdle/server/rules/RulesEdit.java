@@ -12,6 +12,7 @@ import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
 import org.kindgirdle.server.problem.Within;
+import org.kindgirdle.server.sentences.Refusals;
 
 /**
  * House rules as they are to be.
@@ -41,7 +42,8 @@ public record RulesEdit(
         try {
             return HouseRules.of(all);
         } catch (IllegalArgumentException refused) {
-            throw ProblemException.invalid("values", values, "figures that go together", refused.getMessage());
+            throw ProblemException.invalid(
+                    "values", values, Refusals.say("rule.together.allowed"), refused.getMessage());
         }
     }
 

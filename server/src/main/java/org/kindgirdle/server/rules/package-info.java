@@ -1,5 +1,5 @@
 /** The house rules, in versions. */
-@ApplicationModule(allowedDependencies = {"command", "nursery", "problem", "time"})
+@ApplicationModule(allowedDependencies = {"command", "nursery", "problem", "sentences", "time"})
 @NullMarked
 package org.kindgirdle.server.rules;
 

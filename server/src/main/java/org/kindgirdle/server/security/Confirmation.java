@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
@@ -40,9 +41,7 @@ public class Confirmation {
                 && session.getAttribute(CONFIRMED_AT) instanceof Long at
                 && Instant.ofEpochMilli(at).plus(HOLDS).isAfter(system.instant());
         if (!isFresh) {
-            throw ProblemException.forbidden(
-                    "Type your password once more: this can shut others out or replace everything.",
-                    Map.of("confirm", true));
+            throw ProblemException.forbidden(Refusals.say("signIn.confirm"), Map.of("confirm", true));
         }
     }
 }

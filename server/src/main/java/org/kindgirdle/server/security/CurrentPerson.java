@@ -2,6 +2,7 @@ package org.kindgirdle.server.security;
 
 import java.util.Optional;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.units.Units;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -52,6 +53,6 @@ public class CurrentPerson {
     }
 
     private SignedIn signedIn() {
-        return find().orElseThrow(() -> ProblemException.unauthorized("Sign in and send it again; nothing was lost."));
+        return find().orElseThrow(() -> ProblemException.unauthorized(Refusals.say("signIn.first")));
     }
 }

@@ -1,6 +1,7 @@
 package org.kindgirdle.server.security;
 
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -39,8 +40,7 @@ class FirstOwner {
     People.PersonView claim(String token, String name, String fullName, String password) {
         int used = links.use(Secrets.hash(token));
         if (used != 1 || !people.isEmpty()) {
-            throw ProblemException.forbidden(
-                    "This link does not count any more. The newest is printed when the server starts without people.");
+            throw ProblemException.forbidden(Refusals.say("signIn.link"));
         }
         return people.add(name, fullName, password, Role.OWNER);
     }

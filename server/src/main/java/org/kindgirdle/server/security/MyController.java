@@ -8,6 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.units.Units;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -89,8 +90,8 @@ class MyController {
                 throttle.begin(current.name(), request.getRemoteAddr(), devices.known(current.name(), request));
         throttle.check(one);
         if (!people.isPassword(current.id(), typed)) {
-            throw ProblemException.invalid(
-                    List.of(new Violation(field, null, "your password", "That is not your password.")));
+            throw ProblemException.invalid(List.of(new Violation(
+                    field, null, Refusals.say("signIn.password.allowed"), Refusals.say("signIn.password"))));
         }
         throttle.succeeded(one);
     }

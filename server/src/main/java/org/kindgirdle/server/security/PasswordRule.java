@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.stereotype.Component;
 
 /**
@@ -47,19 +48,17 @@ class PasswordRule {
         if (signs < LEAST || signs > MAX || password.getBytes(StandardCharsets.UTF_8).length > MAX_BYTES) {
             throw refused(
                     field,
-                    LEAST + " to " + MAX + " characters, " + MAX_BYTES + " bytes at the most",
-                    "must have " + LEAST + " to " + MAX
-                            + " characters (fewer in scripts whose letters take more room): three or four words are good.");
+                    Refusals.say("password.length.allowed", "least", LEAST, "most", MAX, "bytes", MAX_BYTES),
+                    Refusals.say("password.length", "least", LEAST, "most", MAX));
         }
         String plain = password.toLowerCase(Locale.ROOT);
         String stem = plain.replaceAll("^[\\d\\W_]+|[\\d\\W_]+$", "");
         if (common.contains(digest(plain)) || common.contains(digest(stem))) {
-            throw refused(
-                    field, "none that many people have", "is one that many people have. Take three or four words.");
+            throw refused(field, Refusals.say("password.common.allowed"), Refusals.say("password.common"));
         }
         if (plain.contains(name.toLowerCase(Locale.ROOT)) && plain.length() < name.length() + LEAST - 2
                 || plain.codePoints().distinct().count() < 5) {
-            throw refused(field, "none that is guessed at once", "is guessed at once. Take three or four words.");
+            throw refused(field, Refusals.say("password.guessed.allowed"), Refusals.say("password.guessed"));
         }
     }
 

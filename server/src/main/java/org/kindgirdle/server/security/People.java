@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.units.Units;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -96,7 +97,7 @@ public class People {
 
     private static ProblemException taken(String name) {
         return ProblemException.invalid(
-                "name", name, "a name that nobody has yet", "Somebody signs in as '" + name + "' already.");
+                "name", name, Refusals.say("person.name.allowed"), Refusals.say("person.name", "name", name));
     }
 
     /** Changes the role, the name that is shown, or whether somebody may come in. Records keep the name. */
@@ -111,9 +112,8 @@ public class People {
             throw ProblemException.invalid(
                     edit.disabled() ? "disabled" : "role",
                     edit.disabled() ? true : edit.role(),
-                    "another owner's decision",
-                    "Nobody takes their own rights away, for nobody might be left who could give them back. Ask another"
-                            + " owner.");
+                    Refusals.say("person.ownRights.allowed"),
+                    Refusals.say("person.ownRights"));
         }
         if (edit.role() != person.role) {
             log.record(SecurityEventKind.PERSON_CHANGED, person.name + ": " + person.role + " to " + edit.role());

@@ -4,6 +4,7 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import org.kindgirdle.server.problem.ProblemBody;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.beans.factory.config.BeanPostProcessor;
@@ -99,18 +100,19 @@ class SecurityConfig {
                                 (request, response, refused) -> ProblemBody.write(
                                         response,
                                         HttpStatus.UNAUTHORIZED,
-                                        "Not signed in",
-                                        "Sign in and send it again."))
+                                        Refusals.say("notSignedIn.title"),
+                                        Refusals.say("signIn.again")))
                         .accessDeniedHandler((request, response, refused) -> {
                             if (refused instanceof CsrfException) {
-                                ProblemBody.write(response, HttpStatus.FORBIDDEN, "Not allowed", NO_TOKEN);
+                                ProblemBody.write(
+                                        response, HttpStatus.FORBIDDEN, Refusals.say("notAllowed.title"), NO_TOKEN);
                             } else {
                                 noteRefusal(log, request);
                                 ProblemBody.write(
                                         response,
                                         HttpStatus.FORBIDDEN,
-                                        "Not allowed",
-                                        "Your role does not allow this. Ask an owner of the nursery.");
+                                        Refusals.say("notAllowed.title"),
+                                        Refusals.say("signIn.role"));
                             }
                         }))
                 .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
@@ -124,8 +126,7 @@ class SecurityConfig {
                 .build();
     }
 
-    private static final String NO_TOKEN =
-            "The X-XSRF-TOKEN header does not match this session. Reload the page and try again.";
+    private static final String NO_TOKEN = Refusals.say("signIn.token");
 
     /** The log is for people: what fails because the database is away must not fail once more. */
     private static void noteRefusal(SecurityLog log, HttpServletRequest request) {

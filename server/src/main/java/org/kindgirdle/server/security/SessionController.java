@@ -12,6 +12,7 @@ import java.time.LocalDate;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.kindgirdle.server.units.Measures;
 import org.kindgirdle.server.units.Units;
@@ -152,7 +153,7 @@ class SessionController {
                     SecurityEventKind.SIGN_IN_REFUSED,
                     body.name(),
                     refused instanceof DisabledException ? "signs in no more" : "wrong name or password");
-            throw ProblemException.unauthorized("The name or the password is not right.");
+            throw ProblemException.unauthorized(Refusals.say("signIn.wrong"));
         }
     }
 

@@ -7,6 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Objects;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.PessimisticLockingFailureException;
@@ -89,10 +90,7 @@ class SignInThrottle {
         // the place of the oldest of those that count is free again when it is forgotten
         Instant free = newestFirst.get(most).plus(MEMORY);
         long seconds = Math.max(1, Duration.between(system.instant(), free).toSeconds() + 1);
-        throw ProblemException.tooMany(
-                "There were too many failed tries to sign in. Wait " + (seconds + 59) / 60
-                        + " minutes, then try again.",
-                (int) seconds);
+        throw ProblemException.tooMany(Refusals.say("signIn.throttled", "minutes", (seconds + 59) / 60), (int) seconds);
     }
 
     /**

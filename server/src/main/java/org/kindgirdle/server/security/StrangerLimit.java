@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.concurrent.Semaphore;
 import org.kindgirdle.server.problem.ProblemBody;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AnonymousAuthenticationToken;
 import org.springframework.security.core.Authentication;
@@ -36,8 +37,8 @@ final class StrangerLimit extends OncePerRequestFilter {
             ProblemBody.write(
                     response,
                     HttpStatus.SERVICE_UNAVAILABLE,
-                    "Too much at once",
-                    "Too many are coming in at the same moment. Try again in a moment.");
+                    Refusals.say("tooMuch.title"),
+                    Refusals.say("tooMuch.strangers"));
             return;
         }
         try {

@@ -1,5 +1,5 @@
 /** People, sign-in, roles. */
-@ApplicationModule(allowedDependencies = {"digest", "persistence", "problem", "time", "units"})
+@ApplicationModule(allowedDependencies = {"digest", "persistence", "problem", "sentences", "time", "units"})
 @NullMarked
 package org.kindgirdle.server.security;
 

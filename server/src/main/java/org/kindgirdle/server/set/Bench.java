@@ -39,6 +39,7 @@ import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
 import org.kindgirdle.server.recipes.RecipeView;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.supplies.Supplies;
@@ -182,7 +183,9 @@ class Bench {
                     .map(remark -> new Violation(
                             level == Level.BLOCK ? "motherId" : "reason",
                             level == Level.BLOCK ? request.motherId() : reason,
-                            level == Level.BLOCK ? "a mother that may be cloned" : "a reason for going on",
+                            level == Level.BLOCK
+                                    ? Refusals.say("bench.clone.allowed")
+                                    : Refusals.say("bench.reason.allowed"),
                             remark.sentence()))
                     .toList());
         }
@@ -240,10 +243,7 @@ class Bench {
                 .filter(one -> one.name().equals(name))
                 .findFirst()
                 .orElseThrow(() -> ProblemException.invalid(
-                        "hormone",
-                        name,
-                        "one of the house's hormones",
-                        "Add it under House, Supplies, or choose another."));
+                        "hormone", name, Refusals.say("bench.hormone.allowed"), Refusals.say("bench.hormone")));
     }
 
     private static String label(HouseHormone hormone) {
@@ -257,8 +257,8 @@ class Bench {
             throw ProblemException.invalid(
                     "setOn",
                     setOn.toString(),
-                    "from " + earliest + " to " + nursery.today(),
-                    "A layer is recorded on the day it is set, or later.");
+                    Refusals.say("between.allowed", "first", earliest, "last", nursery.today()),
+                    Refusals.say("bench.setOn"));
         }
         return setOn;
     }

@@ -14,6 +14,7 @@ import org.kindgirdle.server.formats.BranchSheet;
 import org.kindgirdle.server.mothers.MotherView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.units.Units;
@@ -50,7 +51,10 @@ class DrawingController {
     ResponseEntity<byte[]> drawSet(@Valid @RequestBody SetRequest request) {
         if (request.rows().size() > MAX) {
             throw ProblemException.invalid(
-                    "rows", request.rows().size(), "1 to " + MAX + " rows", "Draw them in several parts.");
+                    "rows",
+                    request.rows().size(),
+                    Refusals.say("drawing.rows.allowed", "max", MAX),
+                    Refusals.say("drawing.rows"));
         }
         SetPreview preview = bench.preview(request);
         NurserySnapshot nursery = snapshots.take();

@@ -13,6 +13,7 @@ import org.kindgirdle.server.mothers.Limbs;
 import org.kindgirdle.server.plan.LimbStands;
 import org.kindgirdle.server.plan.Remark;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.stereotype.Component;
 
 /** The limbs that the rows of a batch stand on, and what their balls would do to them. */
@@ -47,8 +48,8 @@ class LimbsOfRows {
                     throw ProblemException.invalid(
                             "rows[" + i + "].limbId",
                             limb.name(),
-                            "a limb that stands on this mother",
-                            limb.stands() ? "This limb is on another mother." : "This limb is gone.");
+                            Refusals.say("bench.limb.allowed"),
+                            limb.stands() ? Refusals.say("bench.limb.other") : Refusals.say("bench.limb.gone"));
                 }
                 all.put(id, limb);
             }

@@ -16,6 +16,7 @@ import org.kindgirdle.server.places.PlaceView;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.recipes.RecipeView;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.supplies.Supplies;
@@ -56,13 +57,16 @@ class PlannedBatches {
             throw ProblemException.invalid(
                     "day",
                     edit.day(),
-                    "from " + today + " to " + today.plusYears(1),
-                    "A batch is planned for today or a day ahead.");
+                    Refusals.say("between.allowed", "first", today, "last", today.plusYears(1)),
+                    Refusals.say("plannedBatch.day"));
         }
         MotherView mother = nursery.mother(edit.batch().motherId());
         if (!mother.inUse()) {
             throw ProblemException.invalid(
-                    "batch.motherId", mother.code(), "a mother in use", "This one is no longer used.");
+                    "batch.motherId",
+                    mother.code(),
+                    Refusals.say("mother.unused.allowed"),
+                    Refusals.say("mother.unused"));
         }
         RecipeView recipe = nursery.recipe(edit.batch().recipeId());
         PlannedBatchRow row = new PlannedBatchRow(edit.batch().planned());
@@ -80,8 +84,8 @@ class PlannedBatches {
         NurserySnapshot nursery = snapshots.take();
         if (version != row.version || !row.isOpen()) {
             throw ProblemException.conflict(
-                    "Somebody was quicker",
-                    row.batchId == null ? "It was dropped already." : "It was set meanwhile.",
+                    Refusals.say("quicker.title"),
+                    row.batchId == null ? Refusals.say("plannedBatch.dropped") : Refusals.say("plannedBatch.set"),
                     Map.of("current", view(row, nursery)));
         }
         row.dropped = true;

@@ -26,6 +26,7 @@ import org.kindgirdle.core.set.Wound;
 import org.kindgirdle.core.set.Wrap;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.supplies.Supplies;
@@ -71,8 +72,8 @@ class Sums {
             throw ProblemException.invalid(
                     "targetPpm",
                     target,
-                    "from 0 to " + Math.round(stock) + " ppm, the strength of the stock",
-                    "Nothing is made stronger by thinning: take a stronger stock, or want less.");
+                    Refusals.say("sum.targetPpm.allowed", "stock", Math.round(stock)),
+                    Refusals.say("sum.targetPpm"));
         }
         HormoneMix.Dilution mix = HormoneMix.dilute(stock, target, query.volumeMl());
         return new SumsView.HormoneSums(
@@ -81,8 +82,7 @@ class Sums {
 
     private static double given(String field, @Nullable Double value, String allowed) {
         if (value == null || value == 0) {
-            throw ProblemException.invalid(
-                    field, value == null ? "" : value, allowed, "Read it off the label; 0 holds nothing.");
+            throw ProblemException.invalid(field, value == null ? "" : value, allowed, Refusals.say("sum.label"));
         }
         return value;
     }

@@ -10,6 +10,7 @@ import org.kindgirdle.core.verdict.Level;
 import org.kindgirdle.server.learn.TrialSlots;
 import org.kindgirdle.server.plan.Remark;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.words.Phrases;
 import org.springframework.stereotype.Component;
@@ -44,10 +45,10 @@ class TrialRemarks {
                 throw ProblemException.invalid(
                         "rows[" + i + "].trialSlotId",
                         id,
-                        "a free place of a trial on this mother, each once",
+                        Refusals.say("bench.trialPlace.allowed"),
                         slot != null && slot.code() != null
-                                ? "Layer " + slot.code() + " stands there already."
-                                : "There is no such place on this mother.");
+                                ? Refusals.say("bench.trialPlace.taken", "code", slot.code())
+                                : Refusals.say("bench.trialPlace.unknown"));
             }
             if (slot.assignedRecipe() != request.recipeId()) {
                 said.add(new Remark(

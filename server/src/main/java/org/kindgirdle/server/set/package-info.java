@@ -12,6 +12,7 @@
             "problem",
             "recipes",
             "security",
+            "sentences",
             "snapshot",
             "species",
             "supplies",

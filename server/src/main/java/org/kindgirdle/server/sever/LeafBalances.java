@@ -19,6 +19,7 @@ import org.kindgirdle.core.sever.Shelter;
 import org.kindgirdle.server.layers.LiveLayers;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 import org.kindgirdle.server.snapshot.Snapshots;
 import org.kindgirdle.server.words.Format;
@@ -56,9 +57,7 @@ class LeafBalances {
         LayerState state = one.projection().state();
         if (state.phase() != LayerPhase.ON_MOTHER) {
             throw ProblemException.conflict(
-                    "It is off its mother",
-                    code + " was severed already: its leaf can't be weighed any more.",
-                    Map.of());
+                    Refusals.say("weight.severed.title"), Refusals.say("weight.severed", "code", code), Map.of());
         }
         HouseRules rules = nursery.rules();
         int on = leaves == null ? SeverToday.leaves(state, one.context(), nursery.today()) : leaves;

@@ -1,6 +1,16 @@
 /** When to cut a layer off its mother, and how much leaf stays on it. */
 @ApplicationModule(
-        allowedDependencies = {"layers", "mothers", "places", "problem", "projection", "security", "snapshot", "words"})
+        allowedDependencies = {
+            "layers",
+            "mothers",
+            "places",
+            "problem",
+            "projection",
+            "security",
+            "sentences",
+            "snapshot",
+            "words"
+        })
 @NullMarked
 package org.kindgirdle.server.sever;
 

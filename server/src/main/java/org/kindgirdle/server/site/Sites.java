@@ -9,6 +9,7 @@ import org.kindgirdle.server.nursery.MasterDataChanged;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.nursery.Versions;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -66,8 +67,7 @@ public class Sites {
         try {
             ZoneId.of(zone);
         } catch (DateTimeException unknown) {
-            throw ProblemException.invalid(
-                    "zone", zone, "a time zone like Europe/London", "There is no such time zone.");
+            throw ProblemException.invalid("zone", zone, Refusals.say("site.zone.allowed"), Refusals.say("site.zone"));
         }
     }
 
@@ -77,8 +77,8 @@ public class Sites {
                 throw ProblemException.invalid(
                         "maxC[" + month + "]",
                         maxC.get(month),
-                        "at least the minimum, " + minC.get(month),
-                        "The maximum of a month can't lie below its minimum.");
+                        Refusals.say("site.maxC.allowed", "minC", minC.get(month)),
+                        Refusals.say("site.maxC"));
             }
         }
     }

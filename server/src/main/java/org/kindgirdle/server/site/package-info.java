@@ -1,5 +1,5 @@
 /** Where the nursery is: its climate of a usual year, its frosts, its zone and its round. */
-@ApplicationModule(allowedDependencies = {"command", "nursery", "persistence", "problem", "time"})
+@ApplicationModule(allowedDependencies = {"command", "nursery", "persistence", "problem", "sentences", "time"})
 @NullMarked
 package org.kindgirdle.server.site;
 

@@ -14,6 +14,7 @@ import org.kindgirdle.server.places.PlaceView;
 import org.kindgirdle.server.places.Places;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.security.CurrentPerson;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.kindgirdle.server.words.Format;
 import org.kindgirdle.server.words.Phrases;
@@ -122,7 +123,8 @@ public class LeafRecords {
         LocalDate first = today.minusYears(MAX_YEARS_BACK);
         Format format = new Format(person.units(), today);
         if (on.isAfter(today) || on.isBefore(first)) {
-            throw ProblemException.invalid("on", on, first + " – " + today, phrases.say("leaf.seen"));
+            throw ProblemException.invalid(
+                    "on", on, Refusals.say("days.allowed", "first", first, "last", today), phrases.say("leaf.seen"));
         }
         List<LeafRecord> before =
                 records.findByPlaceIdAndSpeciesCodeAndTakenBackOnIsNullOrderBySeenOnAscIdAsc(placeId, speciesCode);

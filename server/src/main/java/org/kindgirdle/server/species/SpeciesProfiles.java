@@ -11,6 +11,7 @@ import org.kindgirdle.server.nursery.MasterDataChanged;
 import org.kindgirdle.server.nursery.NurseryLock;
 import org.kindgirdle.server.nursery.Versions;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -96,18 +97,15 @@ public class SpeciesProfiles {
         String code = edit.profile().code();
         if (!SPECIES_CODE.matcher(code).matches()) {
             throw ProblemException.invalid(
-                    "profile.code",
-                    code,
-                    "three to twelve capitals or digits, a capital first",
-                    "Make a short code, like the first three letters of both names.");
+                    "profile.code", code, Refusals.say("species.code.allowed"), Refusals.say("species.code"));
         }
         for (String name : List.of(edit.profile().common(), edit.profile().botanical())) {
             if (name.isBlank() || name.length() > 80) {
                 throw ProblemException.invalid(
                         name.equals(edit.profile().common()) ? "profile.common" : "profile.botanical",
                         name,
-                        "1 to 80 letters",
-                        "A species has a name that growers use and a scientific one.");
+                        Refusals.say("species.names.allowed"),
+                        Refusals.say("species.names"));
             }
         }
         if (species.existsById(code)) {
@@ -124,7 +122,7 @@ public class SpeciesProfiles {
         lock.holdForChange();
         if (!code.equals(edit.profile().code())) {
             throw ProblemException.invalid(
-                    "profile.code", edit.profile().code(), code, "The code of a species can't be changed.");
+                    "profile.code", edit.profile().code(), code, Refusals.say("species.code.fixed"));
         }
         Species one = species.findById(code).orElseThrow(() -> ProblemException.notFound("species", code));
         Versions.check(edit.version(), one.version, edit, one(code));

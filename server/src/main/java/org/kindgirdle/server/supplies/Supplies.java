@@ -14,6 +14,7 @@ import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.MediumMix;
 import org.kindgirdle.server.nursery.Versions;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -72,8 +73,8 @@ public class Supplies {
                 throw ProblemException.invalid(
                         list + "[" + i + "].name",
                         name,
-                        "1 to " + MAX_NAME + " characters, each name once",
-                        "Give each a name of its own.");
+                        Refusals.say("supply.name.allowed", "most", MAX_NAME),
+                        Refusals.say("supply.name"));
             }
         }
     }

@@ -1,5 +1,5 @@
 /** What there is to wrap, root and pot with, and what it costs. */
-@ApplicationModule(allowedDependencies = {"command", "nursery", "problem"})
+@ApplicationModule(allowedDependencies = {"command", "nursery", "problem", "sentences"})
 @NullMarked
 package org.kindgirdle.server.supplies;
 

@@ -1,5 +1,5 @@
 /** The sentences of verdicts and jobs, made in one place. */
-@ApplicationModule(allowedDependencies = {"units"})
+@ApplicationModule(allowedDependencies = {"sentences", "units"})
 @NullMarked
 package org.kindgirdle.server.words;
 

@@ -34,6 +34,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 import org.kindgirdle.server.harness.MariaDbServer;
 import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.sentences.Refusals;
 
 /** A backup is whole, or says that it is not; and nothing in one is ever run. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -92,7 +93,7 @@ class BackupTest {
         // but for the line that says that it was brought back
         assertThat(came.merge("security_event", -1L, Long::sum)).isEqualTo(rows.get("security_event"));
         assertThat(came).isEqualTo(rows);
-        assertThat(run("restore", file, other.url(), elsewhere)).contains("is not empty", "Nothing was changed");
+        assertThat(run("restore", file, other.url(), elsewhere)).contains(Refusals.say("backup.makeEmpty"));
         assertThat(run("check", file, other.url(), elsewhere)).contains("Everything is there");
     }
 

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(NurseryExtension.class)
@@ -145,7 +146,7 @@ class WeatherTest {
                         .body()
                         .path("detail")
                         .asString())
-                .contains("measured already", "An owner can put it right");
+                .isEqualTo(Refusals.say("weather.measured.one", "on", TODAY.minusDays(3)));
         nursery.grower()
                 .post("/api/v1/weather/imports", Map.of("csv", csv(TODAY.minusDays(5), 5, "1,2"), "replace", true))
                 .expect(403);

@@ -13,7 +13,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.csv.CsvRows;
 import org.kindgirdle.server.harness.NurseryExtension;
+import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.DoubleNode;
 
@@ -189,7 +191,11 @@ class OldSpreadsheetTest {
                 .containsExactly(
                         "3 set_on", "3 diameter_mm", "4 severed_on", "5 loss_cause", "6 diameter_mm", "8 set_on");
         assertThat(outcome.path("bad").toString())
-                .contains("There is no such day", "\"value\":\"thick\"", "from 2022-05-03, the day of set_on");
+                .contains(
+                        Refusals.say("import.noSuchDay"),
+                        "\"value\":\"thick\"",
+                        Refusals.say(
+                                "import.after", "before", "2022-05-03", "last", "set_on", "today", TestNursery.TODAY));
         assertThat(layers()).isZero();
     }
 
@@ -250,7 +256,10 @@ class OldSpreadsheetTest {
                         .map(one -> one.path("line").asInt() + " "
                                 + one.path("column").asString()))
                 .containsExactly("2 species", "3 mother", "4 species", "5 mother");
-        assertThat(wrong.path("bad").toString()).contains("Mother Wall 1 is LAGIND", "let the file say the species");
+        assertThat(wrong.path("bad").toString())
+                .contains(
+                        Refusals.say("import.mother.other", "mother", "Wall 1", "here", "LAGIND"),
+                        Refusals.say("import.mother"));
         assertThat(walls()).hasSize(2);
     }
 
@@ -300,11 +309,15 @@ class OldSpreadsheetTest {
                 .putFile("/api/v1/imports/" + UUID.randomUUID() + "?name=big.csv", "text/csv", new byte[100_000_001])
                 .expect(413);
         UUID half = sending.nursery("{\"format\":\"kind-girdle-nursery\",\"version\":1,\"people\":[]}".getBytes());
-        assertThat(sending.look(half, null).at("/outcome/broken").asString()).contains("not in the file", "mothers");
+        assertThat(sending.look(half, null).at("/outcome/broken").asString())
+                .containsPattern(Said.by("import.nursery.missing"))
+                .contains("mothers");
         UUID other = sending.nursery("{\"layers\":[]}".getBytes());
-        assertThat(sending.look(other, null).at("/outcome/broken").asString()).contains("no nursery file");
+        assertThat(sending.look(other, null).at("/outcome/broken").asString())
+                .containsPattern(Said.by("import.nursery.version"));
         UUID cut = sending.nursery("{\"format\":\"kind-girdle-nursery\",\"version\":1,\"people\":[{\"id\":".getBytes());
-        assertThat(sending.look(cut, null).at("/outcome/broken").asString()).contains("can't be read on");
+        assertThat(sending.look(cut, null).at("/outcome/broken").asString())
+                .containsPattern(Said.by("import.nursery.unreadable"));
 
         nursery.grower().get("/api/v1/nursery-file").expect(403);
         nursery.grower()

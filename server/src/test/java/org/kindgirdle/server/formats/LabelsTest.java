@@ -33,6 +33,7 @@ import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.TestNursery;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 
 @ExtendWith(NurseryExtension.class)
 class LabelsTest {
@@ -149,7 +150,7 @@ class LabelsTest {
                                 ((ProblemException) refused).violations().get(0))
                         .satisfies(violation -> {
                             assertThat(violation.field()).isEqualTo("7KM-4X");
-                            assertThat(violation.message()).contains("can't be printed", "Cyrillic");
+                            assertThat(violation.allowed()).isEqualTo(Refusals.say("label.script.allowed"));
                         }));
     }
 

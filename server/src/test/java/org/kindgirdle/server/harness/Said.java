@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Properties;
 import java.util.function.Predicate;
@@ -58,11 +59,13 @@ public final class Said {
 
     private static Properties read() {
         Properties sentences = new Properties();
-        try (Reader reader =
-                Files.newBufferedReader(Path.of("src/main/resources/words.properties"), StandardCharsets.UTF_8)) {
-            sentences.load(reader);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        for (String file : List.of("words", "refusals")) {
+            try (Reader reader = Files.newBufferedReader(
+                    Path.of("src/main/resources", file + ".properties"), StandardCharsets.UTF_8)) {
+                sentences.load(reader);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
         return sentences;
     }

@@ -25,6 +25,7 @@ import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.Client.Answer;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Whatever is sent to whichever endpoint: refused with a reason, and nothing written. */
@@ -360,7 +361,7 @@ class BadInputTest {
                             "kind: NOTED\ndetails: {}\n".getBytes(StandardCharsets.UTF_8));
             assertRefused(answer, 415);
             assertThat(answer.body().path("detail").asString())
-                    .isEqualTo("Nothing was written. Send it as application/json, with its content type.");
+                    .isEqualTo(Refusals.say("body.contentType.detail", "allowed", "application/json"));
         }
         for (String type : List.of("application/x-www-form-urlencoded", "multipart/form-data; boundary=x")) {
             assertRefused(
@@ -389,7 +390,7 @@ class BadInputTest {
         String said = raw("POST /api/v1/session HTTP/1.1\r\nHost: here\r\nConnection: close\r\n"
                 + "Cookie: XSRF-TOKEN=0a-same\r\nX-XSRF-TOKEN: 0a-same\r\n"
                 + "Content-Type: application/json\r\nContent-Length: 400\r\n\r\n{");
-        assertThat(said).startsWith("HTTP/1.1 408 ").contains("application/problem+json", "Nothing was written");
+        assertThat(said).startsWith("HTTP/1.1 408 ").contains("application/problem+json", Refusals.say("body.slow"));
     }
 
     @Test

@@ -16,6 +16,7 @@ import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.TestNursery;
 import org.kindgirdle.server.http.Roles.Rank;
+import org.kindgirdle.server.sentences.Refusals;
 
 /** Every operation of the API, met in every role. */
 @ExtendWith(NurseryExtension.class)
@@ -49,7 +50,7 @@ class RolesTest {
             Client.Answer answer = call(client, operation);
             boolean isRefused = answer.status() == 401 && !operation.equals("POST /api/v1/session")
                     || answer.status() == 403
-                            && answer.body().path("detail").asString().contains("Your role does not allow this");
+                            && answer.body().path("detail").asString().equals(Refusals.say("signIn.role"));
             assertThat(isRefused)
                     .as(operation + " as " + rank + " is answered " + answer.status() + " " + answer.body())
                     .isEqualTo(least == null || rank.compareTo(least) < 0);

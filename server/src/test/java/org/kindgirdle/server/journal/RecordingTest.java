@@ -20,6 +20,7 @@ import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.TestNursery;
 import org.kindgirdle.server.projection.Rebuild;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -55,7 +56,7 @@ class RecordingTest {
         Client.Answer other =
                 nursery.grower().post(path, id, look("INITIALS", 5)).expect(409);
 
-        assertThat(other.body().path("detail").asString()).contains("Nothing was written");
+        assertThat(other.body().path("detail").asString()).isEqualTo(Refusals.say("command.uuid", "id", id));
         assertThat(rows()).isEqualTo(2);
     }
 

@@ -15,6 +15,7 @@ import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(NurseryExtension.class)
@@ -87,7 +88,8 @@ class TrialsTest {
         // a place that is taken is taken
         Client.Answer taken = set(film, first, "again").expect(400);
         assertThat(taken.fields().get(0)).isEqualTo("rows[0].trialSlotId");
-        assertThat(taken.body().at("/violations/0/message").asString()).contains("stands there already");
+        assertThat(taken.body().at("/violations/0/message").asString())
+                .isEqualTo(Refusals.say("bench.trialPlace.taken", "code", codes.get(0)));
         String plain = nursery.set(two, TODAY, 1).get(0);
         nursery.grower().get("/api/v1/layers/" + plain + "/trial").expect(204);
     }

@@ -18,6 +18,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(NurseryExtension.class)
@@ -185,14 +186,14 @@ class RoundTest {
                         .expect(400)
                         .body()
                         .toString())
-                .contains("no layer's code")
-                .contains("is named twice");
+                .contains(Refusals.say("record.codes.noCode", "typed", "no code"))
+                .contains(Refusals.say("record.codes.twice", "typed", codes.get(0)));
         assertThat(nursery.grower()
                         .post("/api/v1/layer-records", Map.of("codes", codes, "kind", "LOOKED", "details", Map.of()))
                         .expect(400)
                         .body()
                         .toString())
-                .contains("Record it one by one");
+                .contains(Refusals.say("record.kind.many"));
         assertThat(nursery.grower()
                         .get("/api/v1/layers/" + codes.get(0))
                         .body()
@@ -263,7 +264,7 @@ class RoundTest {
                         .expect(400)
                         .body()
                         .toString())
-                .contains("a part at a time");
+                .contains(Refusals.say("layer.codes"));
     }
 
     @Test
@@ -287,7 +288,7 @@ class RoundTest {
                         .expect(400)
                         .body()
                         .toString())
-                .contains("planned for the days just ahead");
+                .contains(Refusals.say("round.on"));
     }
 
     private static List<String> codesOf(JsonNode round) {

@@ -25,6 +25,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(NurseryExtension.class)
@@ -79,7 +80,7 @@ class PhotoTest {
                 .bytes()));
         assertThat(small.getWidth()).isEqualTo(320);
         assertThat(upload(id, "image/jpeg", jpeg(40, 30)).expect(409).body().toString())
-                .contains("sent before with something else in it");
+                .contains(Refusals.say("command.uuid", "id", id));
 
         // nothing goes without a trace, and nobody throws another's picture away but an owner
         JsonNode others = nursery.owner()
@@ -103,11 +104,11 @@ class PhotoTest {
     @Test
     void what_is_no_picture_too_large_or_a_bomb_is_refused_in_words() throws IOException {
         assertThat(refused("image/jpeg", "<html><script>alert(1)</script>".getBytes(StandardCharsets.UTF_8)))
-                .contains("no picture that can be read");
+                .contains(Refusals.say("photo.unreadable"));
         byte[] gif = withFormat(new BufferedImage(9, 9, BufferedImage.TYPE_INT_RGB), "gif");
-        assertThat(refused("image/png", gif)).contains("a JPEG or PNG picture");
+        assertThat(refused("image/png", gif)).contains(Refusals.say("photo.unreadable.allowed"));
         byte[] half = jpeg(800, 600);
-        assertThat(refused("image/jpeg", Arrays.copyOf(half, 300))).contains("no picture that can be read");
+        assertThat(refused("image/jpeg", Arrays.copyOf(half, 300))).contains(Refusals.say("photo.unreadable"));
         assertThat(refused("image/png", bomb(60_000, 60_000)))
                 .contains("60000 by 60000 pixels")
                 .contains("at most 50 million pixels");
@@ -118,7 +119,7 @@ class PhotoTest {
                 .contains("up to 16000000 bytes")
                 .contains("lower resolution");
         assertThat(refused("application/pdf", "%PDF-1.7".getBytes(StandardCharsets.UTF_8)))
-                .contains("a JPEG or PNG picture");
+                .contains(Refusals.say("photo.unreadable.allowed"));
         assertThat(nursery.viewer().get(path).body()).isEmpty();
     }
 

@@ -14,6 +14,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.kindgirdle.server.problem.ProblemException;
+import org.kindgirdle.server.sentences.Refusals;
 
 class PictureQueueTest {
 
@@ -59,7 +60,7 @@ class PictureQueueTest {
         begun.await();
         assertThatThrownBy(() -> queue.inTurn(() -> 1))
                 .isInstanceOf(ProblemException.class)
-                .hasMessageContaining("still on your device");
+                .hasMessage(Refusals.say("photo.turn"));
         done.countDown();
         senders.shutdown();
         assertThat(senders.awaitTermination(30, TimeUnit.SECONDS)).isTrue();

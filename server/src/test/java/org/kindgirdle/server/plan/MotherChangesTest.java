@@ -160,7 +160,7 @@ class MotherChangesTest {
                         .expect(400)
                         .body()
                         .toString())
-                .contains("relabel it first");
+                .containsPattern(Said.by("mother.otherSpecies"));
         change("merger", Map.of("into", mother, "reason", "itself", "version", version()))
                 .expect(400);
         change("merger", Map.of("into", 999_999, "reason", "nobody", "version", version()))

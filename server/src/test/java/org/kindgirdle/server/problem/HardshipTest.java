@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.kindgirdle.server.sentences.Refusals;
 import org.springframework.dao.CannotAcquireLockException;
 import org.springframework.http.ProblemDetail;
 
@@ -19,36 +20,28 @@ class HardshipTest {
 
     static Stream<Arguments> hardships() {
         return Stream.of(
+                Arguments.of(new SQLException("Lock wait timeout exceeded", "HY000", 1205), 503, "hardship.lock"),
+                Arguments.of(new SQLException("Deadlock found", "40001", 1213), 503, "hardship.lock"),
+                Arguments.of(new CannotAcquireLockException("deadlock"), 503, "hardship.lock"),
+                Arguments.of(new SQLException("The table is full", "HY000", 1114), 507, "hardship.disk"),
+                Arguments.of(new SQLException("Disk full", "HY000", 1021), 507, "hardship.disk"),
                 Arguments.of(
-                        new SQLException("Lock wait timeout exceeded", "HY000", 1205), 503, "Somebody else is at it"),
-                Arguments.of(new SQLException("Deadlock found", "40001", 1213), 503, "Somebody else is at it"),
-                Arguments.of(new CannotAcquireLockException("deadlock"), 503, "Somebody else is at it"),
-                Arguments.of(
-                        new SQLException("The table is full", "HY000", 1114), 507, "No room on the nursery's disk"),
-                Arguments.of(new SQLException("Disk full", "HY000", 1021), 507, "No room on the nursery's disk"),
-                Arguments.of(
-                        new UncheckedIOException(new IOException("No space left on device")),
-                        507,
-                        "No room on the nursery's disk"),
-                Arguments.of(
-                        new UncheckedIOException(new AccessDeniedException("/photos")),
-                        507,
-                        "No room on the nursery's disk"),
-                Arguments.of(new SQLException("Connection is closed"), 503, "The database can't be reached"),
-                Arguments.of(new SQLException("Socket error", "08000"), 503, "The database can't be reached"),
-                Arguments.of(
-                        new SQLTransientConnectionException("no connection"), 503, "The database can't be reached"));
+                        new UncheckedIOException(new IOException("No space left on device")), 507, "hardship.disk"),
+                Arguments.of(new UncheckedIOException(new AccessDeniedException("/photos")), 507, "hardship.disk"),
+                Arguments.of(new SQLException("Connection is closed"), 503, "hardship.away"),
+                Arguments.of(new SQLException("Socket error", "08000"), 503, "hardship.away"),
+                Arguments.of(new SQLTransientConnectionException("no connection"), 503, "hardship.away"));
     }
 
     @ParameterizedTest
     @MethodSource("hardships")
     void what_is_nobodys_fault_is_said_with_what_becomes_of_what_was_typed(
-            Exception failure, int status, String title) {
+            Exception failure, int status, String hardship) {
         ProblemDetail said = Hardship.of(new IllegalStateException("around it", failure));
         assertThat(said).isNotNull();
         assertThat(said.getStatus()).isEqualTo(status);
-        assertThat(said.getTitle()).isEqualTo(title);
-        assertThat(said.getDetail()).containsAnyOf("still here", "still on your device");
+        assertThat(said.getTitle()).isEqualTo(Refusals.say(hardship + ".title"));
+        assertThat(said.getDetail()).isEqualTo(Refusals.say(hardship));
     }
 
     @Test

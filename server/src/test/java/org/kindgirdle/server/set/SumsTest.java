@@ -16,6 +16,7 @@ import org.kindgirdle.server.harness.Client;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -106,8 +107,9 @@ class SumsTest {
         Client.Answer refused =
                 nursery.viewer().post("/api/v1/sums/hormone", weak).expect(400);
         assertThat(refused.fields()).containsExactly("targetPpm");
-        assertThat(refused.body().at("/violations/0/message").asString()).contains("take a stronger stock");
-        assertThat(refused.body().at("/violations/0/allowed").asString()).contains("1000 ppm");
+        assertThat(refused.body().at("/violations/0/message").asString()).isEqualTo(Refusals.say("sum.targetPpm"));
+        assertThat(refused.body().at("/violations/0/allowed").asString())
+                .isEqualTo(Refusals.say("sum.targetPpm.allowed", "stock", 1000));
         for (Map<String, Object> empty : List.<Map<String, Object>>of(
                 Map.of("stock", "LIQUID", "stockPpm", 0, "targetPpm", 0, "volumeMl", 50),
                 Map.of("stock", "SOLID", "targetPpm", 1000, "volumeMl", 50))) {

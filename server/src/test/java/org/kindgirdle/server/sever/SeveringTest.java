@@ -14,6 +14,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.kindgirdle.server.harness.NurseryExtension;
 import org.kindgirdle.server.harness.Said;
 import org.kindgirdle.server.harness.TestNursery;
+import org.kindgirdle.server.sentences.Refusals;
 import tools.jackson.databind.JsonNode;
 
 /** Which layers are to be cut, when, and with how much leaf. */
@@ -120,7 +121,8 @@ class SeveringTest {
                 .extracting(JsonNode::asString)
                 .containsExactly(tip);
         JsonNode refused = nursery.record(base, severed()).expect(409).body();
-        assertThat(refused.path("detail").asString()).contains(tip + " stands nearer the tip");
+        assertThat(refused.path("detail").asString())
+                .isEqualTo(Refusals.say("record.tipFirst", "first", tip, "count", 1));
         nursery.record(tip, severed()).expect(201);
         nursery.record(base, severed()).expect(201);
     }
