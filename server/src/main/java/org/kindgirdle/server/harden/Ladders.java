@@ -2,10 +2,12 @@ package org.kindgirdle.server.harden;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.kindgirdle.core.climate.PlaceClimate;
 import org.kindgirdle.core.harden.HardenVerdict;
@@ -137,7 +139,8 @@ class Ladders {
                         plant.mossSince() == null
                                 ? null
                                 : MossTray.of(rules, plant).until())
-                .seen(seen == null ? Set.of() : seen.signs())
+                // in their own order, which is the same after each start
+                .seen(seen == null ? Set.of() : Collections.unmodifiableSet(new TreeSet<>(seen.signs())))
                 .seenOn(seen == null ? null : seen.on())
                 .build();
     }

@@ -4,6 +4,7 @@ import jakarta.validation.ConstraintViolation;
 import jakarta.validation.ConstraintViolationException;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -151,6 +152,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                             ? violation(field.getField(), field.getRejectedValue(), message)
                             : violation("", null, message);
                 })
+                // the validator keeps them in no order
+                .sorted(Comparator.comparing(Violation::field).thenComparing(Violation::message))
                 .toList());
     }
 

@@ -100,12 +100,23 @@ class LadderTest {
             assertThat(statements(pages.get(i)))
                     .as(pages.get(i))
                     .isCloseTo(few.get(i), within(2L))
-                    .isLessThanOrEqualTo(22);
+                    .isLessThanOrEqualTo(8);
         }
     }
 
     private long statements(String path) {
         return TestNursery.statementsOf(nursery.viewer(), path);
+    }
+
+    @Test
+    void signs_are_told_in_the_same_order_however_they_were_recorded() {
+        String code = potted(mother);
+        see(code, "ROOTS_AT_EDGE", "PESTS", "NEW_GROWTH", "CURL", "MOULD");
+        assertThat(find(ladder().path("plants"), code)
+                        .path("seen")
+                        .valueStream()
+                        .map(JsonNode::asString))
+                .containsExactly("CURL", "MOULD", "PESTS", "NEW_GROWTH", "ROOTS_AT_EDGE");
     }
 
     @Test
@@ -283,8 +294,8 @@ class LadderTest {
         nursery.record(code, Map.of("kind", "POTTED", "details", details)).expect(201);
     }
 
-    private void see(String code, String sign) {
-        nursery.record(code, Map.of("kind", "OBSERVED", "details", Map.of("signs", List.of(sign))))
+    private void see(String code, String... signs) {
+        nursery.record(code, Map.of("kind", "OBSERVED", "details", Map.of("signs", List.of(signs))))
                 .expect(201);
     }
 

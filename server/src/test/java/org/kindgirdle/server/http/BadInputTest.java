@@ -210,9 +210,19 @@ class BadInputTest {
     @Test
     void all_that_is_wrong_with_a_batch_is_said_at_once_and_none_of_it_is_set() {
         Map<String, Object> batch = new HashMap<>(nursery.batch(nursery.field(), TODAY, 1));
-        batch.put("rows", List.of(TestNursery.row("18 mm"), TestNursery.row(0), TestNursery.row(300)));
+        batch.put(
+                "rows",
+                List.of(
+                        TestNursery.row("18 mm"),
+                        TestNursery.row(0),
+                        TestNursery.row(300),
+                        TestNursery.row(-1),
+                        TestNursery.row(301)));
         Answer answer = assertRefused(nursery.grower().post("/api/v1/batches", batch), 400);
-        assertThat(answer.fields()).containsExactlyInAnyOrder("rows[1].diameterMm", "rows[2].diameterMm");
+        assertThat(answer.fields())
+                .as("from the first row to the last")
+                .containsExactly(
+                        "rows[1].diameterMm", "rows[2].diameterMm", "rows[3].diameterMm", "rows[4].diameterMm");
     }
 
     @ParameterizedTest
