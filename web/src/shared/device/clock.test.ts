@@ -48,6 +48,16 @@ describe("the nursery's clock on a device", () => {
     expect(wrongBy(25 * HOUR)).toBe(10)
   })
 
+  it.each(['NaN', 'null', '{"atLeast":null,"atMost":null}', '{', '"x"'])(
+    "is the device's own where %s is kept, and is right with the next answer",
+    (kept) => {
+      localStorage.setItem('kg-clock-ahead', kept)
+      expect(nurseryNow().getTime()).toBe(DEVICE)
+      ask(10, 30)
+      expect(wrongBy()).toBe(10)
+    },
+  )
+
   it('goes on from what an older page kept', () => {
     localStorage.setItem('kg-clock-ahead', String(HOUR))
     expect(wrongBy()).toBeLessThanOrEqual(500)

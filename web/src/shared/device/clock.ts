@@ -32,8 +32,15 @@ export function nurseryNow(): Date {
   return new Date(Date.now() + (ahead ? (ahead.atLeast + ahead.atMost) / 2 : 0))
 }
 
+/** Null where nothing is kept, or nothing that can be read: then the device's own clock is as good as any. */
 function kept(): Ahead | null {
-  const found = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Ahead | number | null
+  const text = localStorage.getItem(KEY) ?? ''
   // an older page kept the one figure that its last answer could be sure of at least
-  return typeof found === 'number' ? { atLeast: found, atMost: found + 1000 } : found
+  if (/^-?\d+$/.test(text)) return { atLeast: Number(text), atMost: Number(text) + 1000 }
+  try {
+    const found = JSON.parse(text) as Ahead
+    return Number.isFinite(found.atLeast) && Number.isFinite(found.atMost) ? found : null
+  } catch {
+    return null
+  }
 }

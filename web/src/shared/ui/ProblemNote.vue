@@ -13,7 +13,7 @@ const emit = defineEmits<{ retry: [] }>()
       <p>{{ problem.detail }}</p>
       <ul v-if="problem.violations.length" class="mt-1 list-disc pl-5">
         <li v-for="one in problem.violations" :key="one.field + one.message">
-          <b v-if="one.field">{{ one.field }}</b>
+          <b v-if="one.field">{{ one.field + ' ' }}</b>
           <template v-if="one.value !== null">({{ one.value }})</template>
           {{ one.message }}
         </li>

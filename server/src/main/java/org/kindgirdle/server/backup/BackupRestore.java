@@ -265,7 +265,7 @@ final class BackupRestore {
                                 "values",
                                 values,
                                 "columns",
-                                (columns.size() + reckoned.size())),
+                                columns.size() + reckoned.size()),
                         DumpReader.DAMAGED);
             }
             open = connection.prepareStatement("insert into `" + into + "` (" + String.join(", ", columns)

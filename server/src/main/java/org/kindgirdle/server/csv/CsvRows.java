@@ -183,7 +183,7 @@ public final class CsvRows implements AutoCloseable {
             }
             return null;
         } catch (IllegalStateException | UncheckedIOException broken) {
-            throw new UnreadableException(line + 1, Refusals.say("csv.quotes", "line", (line + 1)));
+            throw new UnreadableException(line + 1, Refusals.say("csv.quotes", "line", line + 1));
         }
     }
 

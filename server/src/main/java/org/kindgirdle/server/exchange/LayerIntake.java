@@ -228,7 +228,9 @@ final class LayerIntake implements Table.Intake {
                                 "code",
                                 life.code(),
                                 "known",
-                                (now == null || now.isNull() ? "nothing" : "\"" + now.asString() + "\""))));
+                                now == null || now.isNull()
+                                        ? Refusals.say("import.layer.nothing")
+                                        : "\"" + now.asString() + "\"")));
             }
         });
         if (!other.isEmpty()) {

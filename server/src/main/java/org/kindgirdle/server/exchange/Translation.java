@@ -119,7 +119,7 @@ final class Translation {
         Matcher parts = NUMBERS_OF_A_DAY.matcher(written.replaceFirst("\\s+\\d{1,2}:\\d{2}.*$", ""));
         if (!parts.matches()) {
             throw new Cells.BadCellException(Refusals.say(
-                    "import.example", "example", (order == DateOrder.DAY_MONTH_YEAR ? "31.12.2025" : "12/31/2025")));
+                    "import.example", "example", order == DateOrder.DAY_MONTH_YEAR ? "31.12.2025" : "12/31/2025"));
         }
         int first = Integer.parseInt(parts.group(1));
         int second = Integer.parseInt(parts.group(2));

@@ -273,7 +273,7 @@ public class Trials {
             throw ProblemException.invalid(
                     "arm",
                     choice.arm(),
-                    Refusals.say("trial.arm.allowed", "last", (line.arms().size() - 1)),
+                    Refusals.say("trial.arm.allowed", "last", line.arms().size() - 1),
                     Refusals.say("trial.arm"));
         }
         if (choice.arm() > 0) {

@@ -95,7 +95,7 @@ public class Places {
             throw ProblemException.invalid(
                     "minShiftC",
                     edit.minShiftC(),
-                    Refusals.say("place.shifts.allowed", "most", (edit.maxShiftC() + least)),
+                    Refusals.say("place.shifts.allowed", "most", edit.maxShiftC() + least),
                     Refusals.say("place.shifts"));
         }
     }
