@@ -22,6 +22,8 @@ import type { Waiting } from '@/shared/device/store'
 import { useTrialRows } from './useTrialRows'
 import { allMothers, allRecipes, allSpecies } from '@/shared/api/nursery'
 import { motherPage } from '@/shared/api/stock'
+import { houseRules } from '@/shared/api/houseRules'
+import { typed } from '@/shared/quantity'
 
 /** What do I cut, mix and wrap? */
 const route = useRoute()
@@ -74,6 +76,14 @@ useTrialRows(rows, (batch) => putBack(batch))
 const recipe = computed(() => recipes.value?.find((one) => String(one.id) === head.value.recipeId))
 const mother = computed(() => mothers.value?.find((one) => String(one.id) === head.value.motherId))
 const inHand = computed(() => Math.min(at.value, rows.value.length - 1))
+const { data: rules } = useQuery(houseRules)
+const rule = (code: string, usual: number) =>
+  rules.value?.rules.find((one) => one.code === code)?.value ?? usual
+const taken = computed(() => ({
+  leaves: rule('taken.leaves', 8),
+  fromUnionMm: rule('taken.from-union', 400),
+  leanDeg: rule('taken.lean', 30),
+}))
 const isRing = computed(() => recipe.value?.recipe.wound.startsWith('RING') ?? true)
 /** Of one batch, as the server takes them. */
 const MAX = 500
@@ -93,9 +103,9 @@ const sumsQuery = computed<Record<string, string>>(() => {
   const row = rows.value[inHand.value]!
   return {
     diameter: row.diameter,
-    wood: row.wood,
-    union: row.fromUnion,
-    lean: row.lean,
+    wood: row.wood || 'ONE_TWO',
+    union: row.fromUnion || typed(taken.value.fromUnionMm, 'length', session.units),
+    lean: row.lean || String(taken.value.leanDeg),
     layers: String(rows.value.length),
     recipe: head.value.recipeId,
     species: mother.value?.speciesCode ?? '',
@@ -217,6 +227,7 @@ function take(planned: Schemas['Planned']): void {
         :limbs="limbs"
         :at="at"
         :is-ring="isRing"
+        :taken="taken"
         :another="another"
         :cell-error="cellError"
         @at="at = $event"
@@ -277,6 +288,7 @@ function take(planned: Schemas['Planned']): void {
       <BranchAside
         :number="inHand + 1"
         :row="rows[inHand]!"
+        :taken="taken"
         :sums="sums[inHand]!"
         :recipe="recipe"
         :body="{ ...body, rows: [body.rows[inHand]] }"

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { show, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import { POSITIONS, WOODS } from '@/shared/words'
 import { cellsOf, COLUMNS, lay, type Column } from './sheet'
+import RowMore from './RowMore.vue'
 import type { BenchRow } from './useBench'
 
 /**
@@ -17,6 +19,8 @@ const props = defineProps<{
   limbs: Schemas['LimbStand'][]
   at: number
   isRing: boolean
+  /** what is not said is taken as */
+  taken: { leaves: number; fromUnionMm: number; leanDeg: number }
   another: (like: BenchRow) => BenchRow
   cellError: (index: number, field: string) => string | undefined
 }>()
@@ -27,6 +31,9 @@ const emit = defineEmits<{
   send: []
 }>()
 const session = useSession()
+const { t } = useI18n()
+/** the row whose further fields stand open; 0 for none */
+const opened = ref(0)
 const table = ref<HTMLElement | null>(null)
 const PROP: Record<string, string> = {
   FINE: 'no prop',
@@ -102,6 +109,7 @@ const HEADS: Record<Column, string> = {
   leaves: 'Leaves',
   fromUnion: 'To union',
   lean: 'Lean',
+  ring: t('bench.ring'),
 }
 const FIELDS: Record<Column, string> = {
   diameter: 'diameterMm',
@@ -110,14 +118,30 @@ const FIELDS: Record<Column, string> = {
   leaves: 'leavesBeyond',
   fromUnion: 'fromUnionMm',
   lean: 'leanDeg',
+  ring: 'ringMm',
 }
 function head(column: Column): string {
   if (column === 'lean') return 'Lean, °'
-  return column === 'diameter' || column === 'fromUnion'
+  return column === 'diameter' || column === 'fromUnion' || column === 'ring'
     ? `${HEADS[column]}, ${unitOf('length', session.units)}`
     : HEADS[column]
 }
-const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
+const options = (column: Column): [string, string][] =>
+  column === 'wood' ? [['', t('bench.woodNotSaid')], ...WOODS] : [['', t('notSaid.option')], ...POSITIONS]
+const mm = (value: number) => show(value, 'length', session.units)
+/** What a cell is taken as that nobody fills in. */
+function taken(column: Column, index: number): string | undefined {
+  if (column === 'diameter') return t('bench.diameterAs')
+  if (column === 'leaves') return String(props.taken.leaves)
+  if (column === 'lean') return String(props.taken.leanDeg)
+  if (column === 'fromUnion') return mm(props.taken.fromUnionMm)
+  const ring = props.sums[index]?.ball.ringMm
+  return column === 'ring' && ring && !rows.value[index]!.ring ? mm(ring) : undefined
+}
+const placeholder = (column: Column, index: number) => {
+  const as = taken(column, index)
+  return as && column !== 'diameter' ? t('bench.as', { taken: as }) : as
+}
 </script>
 
 <template>
@@ -126,12 +150,16 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
       v-for="(row, index) in rows"
       :key="row.key"
       data-row
-      class="grid grid-cols-2 items-start gap-2 border-l-4 pl-3 sm:grid-cols-[1fr_1.9fr_1.6fr_0.7fr_1fr_0.7fr_auto]"
+      class="grid grid-cols-2 items-start gap-2 border-l-4 pl-3 sm:grid-cols-[1fr_1.7fr_1.5fr_0.8fr_1fr_0.8fr_1fr_auto]"
       :class="index === at ? 'border-lichen' : 'border-line'"
       @focusin="emit('at', index)"
     >
       <legend class="sr-only">Branch {{ index + 1 }}</legend>
-      <label v-for="column in COLUMNS" :key="column" class="grid gap-1 text-sm">
+      <label
+        v-for="column in COLUMNS.filter((one) => isRing || one !== 'ring')"
+        :key="column"
+        class="grid gap-1 text-sm"
+      >
         <span :class="index ? 'sm:sr-only' : ''">{{ head(column) }}</span>
         <input
           v-if="isText(column)"
@@ -140,7 +168,7 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
           :data-cell="`${index}-${column}`"
           :inputmode="column === 'leaves' || column === 'lean' ? 'numeric' : 'text'"
           :aria-invalid="cellError(index, FIELDS[column]) ? 'true' : undefined"
-          :placeholder="column === 'diameter' ? '18 or 3/4 in' : undefined"
+          :placeholder="placeholder(column, index)"
           @keydown="key($event, index, column)"
           @paste="paste($event, index, column)"
         />
@@ -184,6 +212,15 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
         {{ warning }}
       </p>
       <div class="col-span-full -mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
+        <button
+          type="button"
+          class="link min-h-10"
+          :aria-expanded="opened === row.key"
+          :data-testid="`more-${index}`"
+          @click="opened = opened === row.key ? 0 : row.key"
+        >
+          {{ t(opened === row.key ? 'bench.less' : 'bench.more') }}
+        </button>
         <label v-if="limbs.length" class="flex items-center gap-2">
           Limb
           <select
@@ -214,6 +251,14 @@ const options = (column: Column) => (column === 'wood' ? WOODS : POSITIONS)
           >
         </p>
       </div>
+      <RowMore
+        v-if="opened === row.key"
+        class="col-span-full"
+        :row="row"
+        :asked="sums[index]?.ball ?? null"
+        :error="(field) => cellError(index, field)"
+        @change="Object.assign(row, $event)"
+      />
     </fieldset>
   </div>
 </template>

@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { type Schemas } from '@/shared/api/client'
 import { useMethods } from '@/shared/api/methods'
 import Choice from '@/shared/ui/Choice.vue'
+import WhenDone from '@/records/WhenDone.vue'
+import { addDays } from '@/shared/dates'
+import { useSession } from '@/shared/session'
 import PickOne from '@/shared/ui/PickOne.vue'
 import MotherPick from './MotherPick.vue'
 import type { BenchHead } from './useBench'
@@ -25,6 +29,14 @@ const recipeOptions = computed<[string, string][]>(() =>
 )
 const recipe = computed(() => props.recipes.find((one) => String(one.id) === head.value.recipeId))
 const ways = useMethods()
+const session = useSession()
+const { t } = useI18n()
+/** As far back as a batch may be dated, days. */
+const MAX_DAYS_BACK = 3 * 365
+const setOn = computed({
+  get: () => (head.value.setOn === '' ? session.today : head.value.setOn),
+  set: (day: string | null) => (head.value.setOn = day),
+})
 const way = computed(() => ways.method(recipe.value?.recipe.method))
 /** What is cut off when it is set leaves its mother as she is. */
 const asksForShoot = computed(() => way.value?.staysOnMother ?? true)
@@ -70,6 +82,20 @@ watch(
       </datalist>
     </label>
     <PickOne v-if="hormones.length" v-model="head.hormone" label="Hormone from" :options="hormones" />
+    <WhenDone
+      v-model="setOn"
+      class="sm:col-span-2"
+      :label="t('bench.setOn')"
+      :today="session.today"
+      :earliest="addDays(session.today, -MAX_DAYS_BACK)"
+    />
+    <WhenDone
+      v-model="setOn"
+      class="sm:col-span-2"
+      :label="t('bench.setOn')"
+      :today="session.today"
+      :earliest="addDays(session.today, -MAX_DAYS_BACK)"
+    />
     <Choice
       v-if="head.motherId && asksForShoot"
       v-model="head.shootBelow"

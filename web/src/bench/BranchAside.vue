@@ -16,6 +16,7 @@ import { fetchFile } from '@/shared/api/client'
 const props = defineProps<{
   number: number
   row: BenchRow
+  taken: { leaves: number; leanDeg: number }
   sums: Schemas['BranchPreview']
   recipe: Schemas['RecipeView']
   /** the row as it is sent */
@@ -30,10 +31,10 @@ const drawing = computed<Schemas['Drawing']>(() => ({
   ringMm: ways.wound(props.recipe.recipe.wound)?.ring ? props.sums.ball.ringMm : 0,
   aboveMm: props.sums.aboveMm,
   belowMm: props.sums.belowMm,
-  position: props.row.position as Schemas['Drawing']['position'],
-  wood: props.row.wood as Schemas['Drawing']['wood'],
-  leavesBeyond: Number(props.row.leaves),
-  leanDeg: Number(props.row.lean),
+  position: (props.row.position || null) as Schemas['Drawing']['position'],
+  wood: (props.row.wood || 'ONE_TWO') as Schemas['Drawing']['wood'],
+  leavesBeyond: Number(props.row.leaves || props.taken.leaves),
+  leanDeg: Number(props.row.lean || props.taken.leanDeg),
   load: props.sums.load,
   propped: props.sums.load.verdict !== 'FINE',
   cover: props.recipe.recipe.cover,

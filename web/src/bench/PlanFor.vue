@@ -4,7 +4,7 @@ import { ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
-import Field from '@/shared/ui/Field.vue'
+import DayField from '@/shared/ui/DayField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
@@ -35,10 +35,10 @@ async function plan(): Promise<void> {
   </button>
   <div v-else class="grid gap-2">
     <div class="flex flex-wrap items-end gap-2">
-      <Field
+      <DayField
+        ahead
         v-model="day"
         label="To be set on"
-        type="date"
         :error="error('day')"
         @keydown.enter.prevent="plan"
       />

@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { dayText } from '@/shared/dates'
 import { area, litres, show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
-import Field from '@/shared/ui/Field.vue'
+import DayField from '@/shared/ui/DayField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { shoppingList } from '@/shared/api/bench'
 
@@ -55,7 +55,7 @@ const items = computed<[string, string][]>(() => {
 <template>
   <h1 class="text-2xl">Shopping list</h1>
   <div class="mt-3 flex flex-wrap items-end gap-4 print:hidden">
-    <Field v-model="day" class="max-w-48" label="For the batches of" type="date" />
+    <DayField ahead v-model="day" class="max-w-48" label="For the batches of" />
     <button v-if="list?.batches.length" type="button" class="btn" @click="print">Print</button>
     <RouterLink class="link inline-flex min-h-12 items-center" :to="{ name: 'bench' }"
       >Back to the bench</RouterLink

@@ -20,8 +20,8 @@ describe('a limb on record', () => {
       diameter: '15',
       wood: 'ONE_TWO',
       lean: '20',
+      // leaves beyond the ring are not counted by picking a limb
       fromUnion: '1002',
-      leaves: '4',
     })
   })
 

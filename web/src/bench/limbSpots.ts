@@ -15,10 +15,5 @@ export function fromLimb(stand: Schemas['LimbStand'], others: BenchRow[], units:
     lean: String(limb.leanDeg),
   }
   if (fromUnionMm === undefined) return filled
-  const beyondMm = stand.lengthMm - fromUnionMm - stand.ballMm
-  return {
-    ...filled,
-    fromUnion: typed(Math.round(fromUnionMm), 'length', units),
-    leaves: String(Math.floor((stand.leaves * beyondMm) / stand.lengthMm + 1e-9)),
-  }
+  return { ...filled, fromUnion: typed(Math.round(fromUnionMm), 'length', units) }
 }

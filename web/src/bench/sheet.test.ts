@@ -12,6 +12,14 @@ const row = (key: number, diameter: string): BenchRow => ({
   leaves: '8',
   fromUnion: '400',
   lean: '30',
+  ring: '',
+  volume: '',
+  length: '',
+  across: '',
+  tie: '',
+  hollow: '',
+  specimen: false,
+  fruitToKeep: false,
 })
 let key = 10
 const another = (like: BenchRow): BenchRow => ({ ...like, key: key++ })

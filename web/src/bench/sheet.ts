@@ -2,7 +2,7 @@ import { POSITIONS, WOODS } from '@/shared/words'
 import type { BenchRow } from './useBench'
 
 /** The cells of a row in the order in which they stand, and in which a sheet is pasted. */
-export const COLUMNS = ['diameter', 'wood', 'position', 'leaves', 'fromUnion', 'lean'] as const
+export const COLUMNS = ['diameter', 'wood', 'position', 'leaves', 'fromUnion', 'lean', 'ring'] as const
 export type Column = (typeof COLUMNS)[number]
 
 /** How wood is called in the sheets of nurseries, beside our own words. */

@@ -15,6 +15,16 @@ export interface BenchRow {
   leaves: string
   fromUnion: string
   lean: string
+  /** width of the ring as it was cut */
+  ring: string
+  /** the ball as it was wrapped */
+  volume: string
+  length: string
+  across: string
+  tie: string
+  hollow: string
+  specimen: boolean
+  fruitToKeep: boolean
 }
 
 /** What all rows of a batch have in common. */
@@ -24,6 +34,8 @@ export interface BenchHead {
   shootBelow: string
   hand: string
   hormone: string
+  /** the day on which they were set; empty for today, null while what was typed is none */
+  setOn: string | null
   /** what takes the load off the limbs; empty for nothing */
   relief: string
   /** the planned batch that is being set; empty for none */
@@ -36,9 +48,7 @@ interface Draft {
   rows: BenchRow[]
 }
 
-/** A batch as it is sent, kept or planned. */
-
-const DRAFT = 'kg-bench-draft-2'
+const DRAFT = 'kg-bench-draft-3'
 const SETTLE_MS = 250
 
 /** The rows on the bench, and what the core says of them. What is typed outlives a reload. */
@@ -51,11 +61,20 @@ export function useBench(begin: { motherId: string }) {
     limb: '',
     slot: '',
     diameter: '',
-    wood: 'ONE_TWO',
-    position: 'BELOW_NODE',
-    leaves: '8',
-    fromUnion: session.units.system === 'US' ? '16' : '400',
-    lean: '30',
+    // what nobody measured stays empty, and is not said
+    wood: '',
+    position: '',
+    leaves: '',
+    fromUnion: '',
+    lean: '',
+    ring: '',
+    volume: '',
+    length: '',
+    across: '',
+    tie: '',
+    hollow: '',
+    specimen: false,
+    fruitToKeep: false,
   })
   /** One more row like another; a place of a trial is one row’s. */
   const another = (like: BenchRow): BenchRow => ({ ...like, slot: '', key: nextKey++ })
@@ -65,6 +84,7 @@ export function useBench(begin: { motherId: string }) {
     shootBelow: 'yes',
     hand: '',
     hormone: '',
+    setOn: '',
     relief: '',
     planned: '',
   })
@@ -84,7 +104,13 @@ export function useBench(begin: { motherId: string }) {
       const kept = JSON.parse(localStorage.getItem(draftKey) ?? 'null') as Draft | null
       if (kept?.rows?.length) {
         const ofAnother = begin.motherId !== '' && begin.motherId !== kept.head.motherId
-        Object.assign(head.value, kept.head, begin.motherId ? { motherId: begin.motherId } : {})
+        // a day that was meant for that sitting is not meant for this one
+        Object.assign(
+          head.value,
+          kept.head,
+          { setOn: '' },
+          begin.motherId ? { motherId: begin.motherId } : {},
+        )
         reason.value = kept.reason
         return kept.rows.map((row) => ({
           ...blank(),
@@ -99,22 +125,36 @@ export function useBench(begin: { motherId: string }) {
     return [blank()]
   }
 
+  const measured = (value: string, what: 'length' | 'volume') =>
+    value.trim() ? toSend(value, what, session.units) : null
   const sent = (row: BenchRow) => ({
     limbId: row.limb ? Number(row.limb) : null,
     trialSlotId: row.slot ? Number(row.slot) : null,
     diameterMm: toSend(row.diameter, 'length', session.units),
-    wood: row.wood,
-    position: row.position,
-    leavesBeyond: number(row.leaves),
-    fromUnionMm: toSend(row.fromUnion, 'length', session.units),
-    leanDeg: number(row.lean),
-    specimen: false,
-    fruitToKeep: false,
+    wood: row.wood || null,
+    position: row.position || null,
+    leavesBeyond: row.leaves.trim() ? number(row.leaves) : null,
+    fromUnionMm: measured(row.fromUnion, 'length'),
+    leanDeg: row.lean.trim() ? number(row.lean) : null,
+    ...(row.ring.trim() ? { ringMm: measured(row.ring, 'length') } : {}),
+    ...(isBallSaid(row) ? { wrapped: ballOf(row) } : {}),
+    ...(row.hollow ? { hollow: row.hollow === 'YES' } : {}),
+    specimen: row.specimen,
+    fruitToKeep: row.fruitToKeep,
+  })
+  const isBallSaid = (row: BenchRow) =>
+    [row.volume, row.length, row.across, row.tie].some((one) => one.trim() !== '')
+  const ballOf = (row: BenchRow) => ({
+    volumeMl: measured(row.volume, 'volume'),
+    lengthMm: measured(row.length, 'length'),
+    acrossMm: measured(row.across, 'length'),
+    tie: row.tie || null,
   })
   const body = computed(() => ({
     motherId: Number(head.value.motherId),
     recipeId: Number(head.value.recipeId),
     liveShootBelow: head.value.shootBelow === 'yes',
+    setOn: head.value.setOn && head.value.setOn !== session.today ? head.value.setOn : null,
     hand: head.value.hand.trim() || null,
     hormone: head.value.hormone || null,
     relief: head.value.relief || null,
@@ -125,6 +165,7 @@ export function useBench(begin: { motherId: string }) {
     () =>
       head.value.motherId !== '' &&
       head.value.recipeId !== '' &&
+      head.value.setOn !== null &&
       rows.value.every((row) => row.diameter.trim() !== ''),
   )
 
@@ -210,8 +251,8 @@ export function useBench(begin: { motherId: string }) {
   }
 
   /** What was typed comes back as it was; what was kept is a number in mm, for a reader of whatever units. */
-  const length = (value: unknown) =>
-    typeof value === 'number' ? typed(value, 'length', session.units) : String(value ?? '')
+  const length = (value: unknown, what: 'length' | 'volume' = 'length') =>
+    typeof value === 'number' ? typed(value, what, session.units) : String(value ?? '')
 
   /** Puts a batch on the bench as it was sent or planned. */
   function putBack(old: Batch, planned = ''): void {
@@ -221,6 +262,7 @@ export function useBench(begin: { motherId: string }) {
       shootBelow: old.liveShootBelow === false ? 'no' : 'yes',
       hand: old.hand ?? head.value.hand,
       hormone: old.hormone ?? '',
+      setOn: old.setOn ?? '',
       relief: old.relief ?? '',
       planned,
     })
@@ -229,11 +271,19 @@ export function useBench(begin: { motherId: string }) {
       limb: row.limbId ? String(row.limbId) : '',
       slot: row.trialSlotId ? String(row.trialSlotId) : '',
       diameter: length(row.diameterMm),
-      wood: String(row.wood),
-      position: String(row.position),
-      leaves: String(row.leavesBeyond),
+      wood: String(row.wood ?? ''),
+      position: String(row.position ?? ''),
+      leaves: String(row.leavesBeyond ?? ''),
       fromUnion: length(row.fromUnionMm),
-      lean: String(row.leanDeg),
+      lean: String(row.leanDeg ?? ''),
+      ring: length(row.ringMm),
+      volume: length(row.wrapped?.volumeMl, 'volume'),
+      length: length(row.wrapped?.lengthMm),
+      across: length(row.wrapped?.acrossMm),
+      tie: String(row.wrapped?.tie ?? ''),
+      hollow: row.hollow === null || row.hollow === undefined ? '' : row.hollow ? 'YES' : 'NO',
+      specimen: row.specimen,
+      fruitToKeep: row.fruitToKeep,
     }))
   }
 

@@ -6,7 +6,7 @@ import { useRoute } from 'vue-router'
 import { type Schemas, post, remove } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { useSession } from '@/shared/session'
-import Field from '@/shared/ui/Field.vue'
+import DayField from '@/shared/ui/DayField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { toast } from '@/shared/ui/toasts'
 import { useCommand } from '@/shared/useCommand'
@@ -147,7 +147,7 @@ async function takeBack(one: Schemas['LeafRecordView']): Promise<void> {
             <option v-for="of in KINDS" :key="of" :value="of">{{ capital(t(`leaves.kinds.${of}`)) }}</option>
           </select>
         </label>
-        <Field v-model="on" :label="t('leaves.on')" type="date" :error="error('on')" />
+        <DayField v-model="on" :label="t('leaves.on')" :error="error('on')" />
       </div>
       <div>
         <button class="btn btn-main" :disabled="saving" data-testid="keep-leaf">

@@ -4,6 +4,7 @@ import type { Schemas } from '@/shared/api/client'
 import { number, toSend, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import BothSides from '@/shared/ui/BothSides.vue'
+import DayField from '@/shared/ui/DayField.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -312,10 +313,10 @@ async function save(): Promise<void> {
           :error="error(`hormones[${index}].ppm`)"
         />
         <Field v-model="one.lot" label="Lot" />
-        <Field
+        <DayField
+          ahead
           v-model="one.expiresOn"
           label="Good until"
-          type="date"
           :error="error(`hormones[${index}].expiresOn`)"
         />
         <button type="button" class="link min-h-12 lg:mt-6" @click="hormones.splice(index, 1)">

@@ -5,6 +5,7 @@ import { type Schemas, put } from '@/shared/api/client'
 import { addDays, dayText } from '@/shared/dates'
 import { fromSi, toSend, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
+import DayField from '@/shared/ui/DayField.vue'
 import Field from '@/shared/ui/Field.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCommand } from '@/shared/useCommand'
@@ -124,7 +125,7 @@ function imported(): void {
     </div>
     <form v-if="typing" class="panel mt-3 grid gap-4" aria-label="A day's weather" @submit.prevent="save">
       <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-5">
-        <Field v-model="on" label="Day" type="date" :error="error('day')" />
+        <DayField v-model="on" label="Day" :error="error('day')" />
         <Field
           v-model="min"
           label="Night"

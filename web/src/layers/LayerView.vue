@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import { dayText, daysBetween } from '@/shared/dates'
@@ -10,14 +10,15 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StemDrawing from '@/stem/StemDrawing.vue'
 import AdviceBox from './AdviceBox.vue'
 import Learned from './Learned.vue'
-import LookForm from '@/records/LookForm.vue'
+import Correction from '@/records/Correction.vue'
 import Photos from './Photos.vue'
 import ProgressBand from './ProgressBand.vue'
 import RecordForms from '@/records/RecordForms.vue'
 import Reasons from './Reasons.vue'
 import Records from './Records.vue'
 import TrialNote from './TrialNote.vue'
-import type { NewRecord } from '@/records/newRecord'
+import { onDay, type NewRecord } from '@/records/newRecord'
+import { takenAs } from './takenAs'
 import { useLayer } from './useLayer'
 
 /** What about this one? */
@@ -29,10 +30,8 @@ const showWhy = ref(false)
 /** the shed's lists lead to the form that they speak of */
 const asked = ref<HTMLElement | null>(null)
 const other = ref(session.mayRecord ? String(useRoute().query.do ?? '') : '')
-/** a look that is being corrected: the new record stands in its place, at its time */
+/** a record that is being corrected */
 const wrong = ref<Schemas['RecordView'] | null>(null)
-const asLook = (one: Schemas['RecordView']) =>
-  one.details as unknown as { stage: string; sectors: number[]; fillPercent: number; conditions: string[] }
 
 // on a phone the drawing stands above the form that one was led to
 watch(asked, (form) => {
@@ -45,14 +44,26 @@ function beginCorrecting(one: Schemas['RecordView']): void {
   window.scrollTo(0, 0)
 }
 
+/** What nobody measured, with what it is taken as. */
+const unmeasured = computed(() =>
+  (layer.value?.unmeasured ?? [])
+    .map((one) => t(`notSaid.${one.what}`, { taken: takenAs(one, session.units) }))
+    .join(', '),
+)
+
 async function correct(what: NewRecord): Promise<void> {
-  const one = wrong.value
-  if (one && (await record({ ...what, corrects: one.id, occurredAt: one.occurredAt }))) wrong.value = null
+  if (await record(what)) wrong.value = null
 }
 
+/** the day on which it was done; empty for today */
+const day = ref<string | null>('')
+
 async function keep(what: NewRecord): Promise<boolean> {
-  const done = await record(what)
-  if (done) other.value = ''
+  const done = await record(onDay(what, day.value, layer.value?.asOf ?? ''))
+  if (done) {
+    other.value = ''
+    day.value = ''
+  }
   return done
 }
 </script>
@@ -157,6 +168,9 @@ async function keep(what: NewRecord): Promise<boolean> {
           }}<template v-if="layer.fillPercent">, {{ layer.fillPercent }}% full</template
           ><template v-if="layer.coverage">, widest gap {{ layer.widestGapDeg }}°</template>
         </p>
+        <p v-if="unmeasured" class="mt-1 text-center text-sm text-muted" data-testid="unmeasured">
+          {{ t('notSaid.note', { list: unmeasured }) }}
+        </p>
         <p v-if="layer.conditions.length" class="text-center font-bold text-rust">
           {{ layer.conditions.map((one) => word(CONDITIONS, one)).join(', ') }}
         </p>
@@ -166,17 +180,20 @@ async function keep(what: NewRecord): Promise<boolean> {
         </p>
       </div>
       <div v-if="session.mayRecord" ref="asked">
-        <section v-if="wrong" class="panel" aria-labelledby="correct-title">
-          <h2 id="correct-title" class="mb-3 text-lg">
-            The look of {{ dayText(wrong.on, layer.asOf) }}, as it should have been recorded
-          </h2>
-          <LookForm :key="wrong.id" :layer="layer" :wrong="asLook(wrong)" :saving="saving" @keep="correct">
-            <button type="button" class="btn" @click="wrong = null">Back</button>
-          </LookForm>
-        </section>
+        <Correction
+          v-if="wrong"
+          :key="wrong.id"
+          :layer="layer"
+          :wrong="wrong"
+          :saving="saving"
+          :problem="problem"
+          @keep="correct"
+          @close="wrong = null"
+        />
         <RecordForms
           v-else
           v-model:other="other"
+          v-model:day="day"
           :layer="layer"
           :saving="saving"
           :problem="problem"

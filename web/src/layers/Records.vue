@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
+import { useI18n } from 'vue-i18n'
 import { type Schemas } from '@/shared/api/client'
 import { dayText } from '@/shared/dates'
 import { show } from '@/shared/quantity'
@@ -12,12 +13,17 @@ import {
   COVERS,
   KINDS,
   LADDERS,
+  MEDIA,
+  OPENERS,
   POSITIONS,
   RUNGS,
   SHELTERS,
+  SIDES,
   SIGNS,
   STAGE_WORDS,
+  TIES,
   WORKS,
+  WOUNDS,
   word,
 } from '@/shared/words'
 import type { LayerPage } from './useLayer'
@@ -27,6 +33,7 @@ import { allRecipes } from '@/shared/api/nursery'
 const props = defineProps<{ layer: LayerPage; mayUndo: boolean }>()
 const emit = defineEmits<{ undo: [id: string]; correct: [record: Schemas['RecordView']] }>()
 const session = useSession()
+const { t } = useI18n()
 const places = usePlaces()
 const recipes = useQuery(allRecipes)
 
@@ -34,32 +41,82 @@ const recipes = useQuery(allRecipes)
 const madeBy = (d: Record<string, unknown>): string =>
   d.recipeId ? (recipes.data.value?.find((one) => one.id === Number(d.recipeId))?.name ?? '') : ''
 
+/** The ball as it was wrapped. */
+function wrapped(made: unknown): string {
+  const ball = made as Partial<Schemas['BallAsWrapped']> | null | undefined
+  if (!ball) return ''
+  const mm = (value: number) => show(value, 'length', session.units)
+  return [
+    ball.volumeMl && t('made.ofMl', { volume: show(ball.volumeMl, 'volume', session.units) }),
+    ball.lengthMm && t('made.longWords', { length: mm(ball.lengthMm) }),
+    ball.acrossMm && t('made.acrossWords', { across: mm(ball.acrossMm) }),
+    ball.tie && t('made.tiedWords', { tie: word(TIES, ball.tie).toLowerCase() }),
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
 function sentence(one: Schemas['RecordView']): string {
   const d = one.details as Record<string, unknown>
   const mm = (key: string) => show(Number(d[key]), 'length', session.units)
+  const isSaid = (key: string) => d[key] !== null && d[key] !== undefined
+  const opened = () =>
+    d.openedBy ? t('look.openedWords', { by: word(OPENERS, String(d.openedBy)).toLowerCase() }) : ''
+  const all = (...some: (string | false | undefined)[]) => some.filter(Boolean).join(', ')
   switch (one.kind) {
     case 'SET':
-      return `limb ${mm('diameterMm')}, ${Number(d.ringMm) ? `ring ${mm('ringMm')}` : 'no ring'}, ${word(POSITIONS, String(d.position)).toLowerCase()}, ${d.leavesBeyond} leaves beyond`
+      return all(
+        `limb ${mm('diameterMm')}`,
+        !isSaid('ringMm') ? t('notSaid.ring') : Number(d.ringMm) ? `ring ${mm('ringMm')}` : 'no ring',
+        wrapped(d.wrapped),
+        isSaid('position') && word(POSITIONS, String(d.position)).toLowerCase(),
+        isSaid('leavesBeyond') ? `${d.leavesBeyond} leaves beyond` : t('notSaid.leaves'),
+        d.hollow === true && t('made.hollow').toLowerCase(),
+      )
     case 'LOOKED': {
       const found = (d.conditions as string[]).map((code) => word(CONDITIONS, code).toLowerCase())
-      return [STAGE_WORDS[String(d.stage)]?.toLowerCase(), `${d.fillPercent}% full`, ...found].join(', ')
+      return all(
+        STAGE_WORDS[String(d.stage)]?.toLowerCase(),
+        isSaid('fillPercent') && `${d.fillPercent}% full`,
+        ...found,
+        opened(),
+        isSaid('bareSide') && t('look.bareWords', { side: word(SIDES, String(d.bareSide)).toLowerCase() }),
+      )
     }
+    case 'WRAP_SEEN':
+      return (
+        all(...(d.conditions as string[]).map((code) => word(CONDITIONS, code).toLowerCase()), opened()) ||
+        t('look.wrapSound')
+      )
     case 'TOPPED_UP':
-      return show(Number(d.waterMl), 'volume', session.units)
+      return isSaid('waterMl') ? show(Number(d.waterMl), 'volume', session.units) : ''
     case 'RERUNG':
-      return [`${mm('ringMm')} wide`, madeBy(d)].filter(Boolean).join(', ')
+      return all(
+        isSaid('ringMm') ? `${mm('ringMm')} wide` : t('notSaid.ring'),
+        madeBy(d),
+        isSaid('wound') && word(WOUNDS, String(d.wound)).toLowerCase(),
+        isSaid('hormonePpm') && `${d.hormonePpm} ppm`,
+        isSaid('medium') && word(MEDIA, String(d.medium)),
+        wrapped(d.wrapped),
+        d.nurseRoots === true && t('made.nurseWords'),
+      )
     case 'STOOD_IN_WATER':
       return madeBy(d)
     case 'TENDED':
-      return (
-        word(WORKS, String(d.work)) + (d.cover ? ` (${word(COVERS, String(d.cover)).toLowerCase()})` : '')
+      return all(
+        word(WORKS, String(d.work)) + (d.cover ? ` (${word(COVERS, String(d.cover)).toLowerCase()})` : ''),
+        wrapped(d.wrapped),
       )
     case 'SEVERED':
       return (
-        `${d.leavesLeft} of ${d.leavesBefore} leaves left on` +
+        (isSaid('leavesLeft')
+          ? `${d.leavesLeft}${isSaid('leavesBefore') ? ` of ${d.leavesBefore}` : ''} leaves left on`
+          : t('notSaid.leaves')) +
         (d.leavesHalved ? `, ${d.leavesHalved} of them halved` : '') +
         (d.shelter ? `, into ${word(SHELTERS, String(d.shelter)).toLowerCase()}` : '') +
-        (d.fruitLeft ? ', a few fruit left on' : '')
+        (d.fruitLeft ? ', a few fruit left on' : '') +
+        (d.aboveLimb ? `, ${t('sever.aboveLimbWords')}` : '') +
+        (Number(d.plants) > 1 ? `, ${t('sever.plantsWords', { count: Number(d.plants) })}` : '')
       )
     case 'CUT_PLANNED':
       return d.cutOn ? `for ${dayText(String(d.cutOn), props.layer.asOf)}` : 'no day any more'
@@ -99,7 +156,7 @@ function sentence(one: Schemas['RecordView']): string {
     case 'DEFERRED':
       return `to ${dayText(String(d.until), props.layer.asOf)}`
     case 'LOST':
-      return word(CAUSES, String(d.cause)).toLowerCase()
+      return String(d.words || word(CAUSES, String(d.cause)).toLowerCase())
     default:
       return ''
   }
@@ -128,7 +185,7 @@ function sentence(one: Schemas['RecordView']): string {
         </span>
         <span class="text-sm text-muted">{{ one.by }}</span>
         <button
-          v-if="mayUndo && one.inForce && one.kind === 'LOOKED'"
+          v-if="mayUndo && one.inForce && one.kind !== 'WITHDRAWN'"
           class="link min-h-12 px-2 text-sm"
           :aria-label="`Correct: ${KINDS[one.kind]}, ${dayText(one.on, layer.asOf)}`"
           @click="emit('correct', one)"

@@ -27,8 +27,11 @@ export function useLayer(code: string): {
   let pending: { body: string; id: string } | null = null
 
   /** The same done to several layers at once, this one among them. */
-  async function recordMany(codes: string[], { kind, details, note }: NewRecord): Promise<boolean> {
-    const what = { codes, kind, details, note }
+  async function recordMany(
+    codes: string[],
+    { kind, details, note, occurredOn }: NewRecord,
+  ): Promise<boolean> {
+    const what = { codes, kind, details, note, ...(occurredOn ? { occurredOn } : {}) }
     return await asked(what, async (id) => {
       await post('/api/v1/layer-records', { body: what, commandId: id })
       await queries.invalidateQueries()

@@ -15,7 +15,7 @@ const LAYER = {
     method: 'AIR',
     way: { staysOnMother: true, hangs: true, goesOnAsAir: false, standsInWater: true },
   },
-  drawing: { ringMm: 22, ball: { mediumMl: 300 } },
+  drawing: { ringMm: 22, ball: { mediumMl: 300 }, wrapped: true },
 }
 
 async function form(layer: Partial<typeof LAYER> = {}, more: Record<string, unknown> = {}) {
@@ -77,7 +77,47 @@ describe('a look', () => {
       sectors: [2, 2, 2, 2, 2, 2, 2, 2],
       fillPercent: 35,
       conditions: ['ROT'],
+      openedBy: null,
+      bareSide: null,
     })
+  })
+
+  it('says nothing of roots and fill that nobody looked at', async () => {
+    const { shown, kept, tap } = await form({ sectors: [1, 1, 0, 0, 0, 0, 0, 0], fillPercent: 20 })
+    await tap('First tips')
+    expect(shown.get('[data-testid=fill-said]').text()).toBe('not said')
+    await shown.get('form').trigger('submit')
+    expect(kept().details).toMatchObject({ stage: 'INITIALS', sectors: null, fillPercent: null })
+  })
+
+  it('is as last time only where somebody says so', async () => {
+    const { shown, kept } = await form({ sectors: [1, 1, 0, 0, 0, 0, 0, 0], fillPercent: 20 })
+    expect(shown.get('[data-testid=keep-look]').text()).toBe('Same as last time')
+    await shown.get('form').trigger('submit')
+    expect(kept().details).toMatchObject({ sectors: [1, 1, 0, 0, 0, 0, 0, 0], fillPercent: 20 })
+  })
+
+  it('takes a look at the wrap alone, and what opened it', async () => {
+    const { shown, kept, tap } = await form({ conditions: ['ROT'] })
+    await tap('The wrap alone')
+    expect(shown.text()).not.toContain('Healing over')
+    expect(shown.find('input[type=range]').exists()).toBe(false)
+    await tap('Wrap open')
+    await tap('Squirrels')
+    await shown.get('form').trigger('submit')
+    expect(kept()).toMatchObject({
+      kind: 'WRAP_SEEN',
+      details: { conditions: ['WRAP_OPEN'], openedBy: 'SQUIRRELS' },
+    })
+  })
+
+  it('asks which side is bare where roots stand on others', async () => {
+    const { shown, kept, tap } = await form()
+    await tap('Rooted')
+    await shown.get('[data-sector="0"]').trigger('click')
+    await tap('North')
+    await shown.get('form').trigger('submit')
+    expect(kept().details).toMatchObject({ sectors: [1, 0, 0, 0, 0, 0, 0, 0], bareSide: 'NORTH' })
   })
 
   it('shows what is rarely wrong at once where it was seen last time', async () => {

@@ -3,7 +3,9 @@ import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { STAGES } from '@/shared/api/codes'
-import { CONDITIONS, STAGE_HINTS, STAGE_WORDS } from '@/shared/words'
+import type { Schemas } from '@/shared/api/client'
+import Choice from '@/shared/ui/Choice.vue'
+import { CONDITIONS, OPENERS, SIDES, STAGE_HINTS, STAGE_WORDS } from '@/shared/words'
 import SectorRing from '@/stem/SectorRing.vue'
 import type { Card } from '@/shared/device/useCards'
 import PhotoButton from './PhotoButton.vue'
@@ -17,15 +19,20 @@ const props = defineProps<{
   /** whether what keeps it stays where the thumb is */
   thumb?: boolean
   /** a look that was recorded wrong, to be put right */
-  wrong?: { stage: string; sectors: number[]; fillPercent: number; conditions: string[] }
+  wrong?: Schemas['Looked']
 }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; other: [kind: string] }>()
 
 const { t } = useI18n()
+/** In place of a stage: the wrap alone was looked at. */
+const WRAP = 'WRAP'
 const stage = ref('')
-const sectors = ref<number[]>([])
-const fill = ref(0)
+/** null while nobody has touched them: then they are as last time, or not said */
+const sectors = ref<number[] | null>(null)
+const fill = ref<number | null>(null)
 const conditions = ref<string[]>([])
+const openedBy = ref('')
+const bareSide = ref('')
 const note = ref('')
 const noting = ref(false)
 const photo = ref<Blob | null>(null)
@@ -46,9 +53,11 @@ function isLastLikely(layer: Card): boolean {
 
 function beginWith(layer: Card): void {
   stage.value = isLastLikely(layer) ? layer.stage : likeliestOf(layer).stage
-  sectors.value = [...layer.sectors]
-  fill.value = layer.fillPercent
+  sectors.value = null
+  fill.value = null
   conditions.value = [...layer.conditions]
+  openedBy.value = ''
+  bareSide.value = ''
   note.value = ''
   noting.value = false
   photo.value = null
@@ -57,8 +66,8 @@ function beginWith(layer: Card): void {
 function isAs(layer: Card): boolean {
   return (
     stage.value === (isLastLikely(layer) ? layer.stage : likeliestOf(layer).stage) &&
-    Number(fill.value) === layer.fillPercent &&
-    String(sectors.value) === String(layer.sectors) &&
+    fill.value === null &&
+    sectors.value === null &&
     String([...conditions.value].sort()) === String([...layer.conditions].sort())
   )
 }
@@ -66,9 +75,11 @@ function isAs(layer: Card): boolean {
 beginWith(props.layer)
 if (props.wrong) {
   stage.value = props.wrong.stage
-  sectors.value = [...props.wrong.sectors]
-  fill.value = props.wrong.fillPercent
+  sectors.value = props.wrong.sectors ? [...props.wrong.sectors] : null
+  fill.value = props.wrong.fillPercent ?? null
   conditions.value = [...props.wrong.conditions]
+  openedBy.value = props.wrong.openedBy ?? ''
+  bareSide.value = props.wrong.bareSide ?? ''
 }
 // what was touched but not kept stays when something else is recorded meanwhile
 watch(
@@ -77,9 +88,33 @@ watch(
     if (isAs(before) || isAs(now)) beginWith(now)
   },
 )
+const isWrapOnly = computed(() => stage.value === WRAP)
 const isAsLastTime = computed(
   () => isAs(props.layer) && props.layer.lookedOn !== null && isLastLikely(props.layer),
 )
+/** What was found last, which a look that finds the same finds again; a new stage has not been looked round yet. */
+const asLast = computed(() => (props.wrong ? null : stage.value === props.layer.stage ? props.layer : null))
+const shownSectors = computed({
+  get: () => sectors.value ?? asLast.value?.sectors ?? NONE_SEEN,
+  set: (now: number[]) => (sectors.value = now),
+})
+const shownFill = computed({
+  get: () => fill.value ?? asLast.value?.fillPercent ?? 0,
+  set: (now: number | string) => (fill.value = Number(now)),
+})
+const NONE_SEEN = Array<number>(8).fill(0)
+const fillSaid = computed(() =>
+  fill.value !== null
+    ? `${fill.value}%`
+    : asLast.value?.fillPercent !== null && asLast.value
+      ? t('look.asLast', { what: `${asLast.value.fillPercent}%` })
+      : t('notSaid.option').toLowerCase(),
+)
+const sectorsSaid = computed(() =>
+  sectors.value ? '' : asLast.value?.sectors ? t('look.sectorsAsLast') : t('look.sectorsNotSaid'),
+)
+/** A side is bare where roots stand on others. */
+const mayBeBare = computed(() => sectors.value?.some((one) => one > 0) && sectors.value.includes(0))
 /** What is to be found today, in hundredths; nothing where no heat has been counted. */
 const odds = computed(() =>
   Object.fromEntries(
@@ -90,10 +125,17 @@ const likeliest = computed(() => (props.layer.odds.length ? likeliestOf(props.la
 const keepWords = computed(() =>
   props.wrong
     ? t('look.keepCorrection')
-    : isAsLastTime.value
-      ? t('look.same')
-      : t('look.keep', { stage: STAGE_WORDS[stage.value] }),
+    : isWrapOnly.value
+      ? t('look.keepWrap')
+      : isAsLastTime.value
+        ? t('look.same')
+        : t('look.keep', { stage: STAGE_WORDS[stage.value] }),
 )
+/** Of a wrap that is not opened only some things show. */
+const offered = computed(() =>
+  isWrapOnly.value ? CONDITIONS.filter(([code]) => !UNDER_THE_WRAP.includes(code)) : CONDITIONS,
+)
+const UNDER_THE_WRAP = ['ROT', 'BRIDGED']
 // the six that are met most often stand open, the rest one tap away
 const COMMON = 6
 const more = ref(CONDITIONS.slice(COMMON).some(([code]) => conditions.value.includes(code)))
@@ -118,14 +160,23 @@ async function addNote(): Promise<void> {
 }
 
 function keep(): void {
+  const found = conditions.value.filter((code) => offered.value.some(([one]) => one === code))
+  const opened = found.includes('WRAP_OPEN') ? openedBy.value || null : null
   emit('keep', {
-    kind: 'LOOKED',
-    details: {
-      stage: stage.value,
-      sectors: sectors.value,
-      fillPercent: Number(fill.value),
-      conditions: conditions.value,
-    },
+    ...(isWrapOnly.value
+      ? { kind: 'WRAP_SEEN', details: { conditions: found, openedBy: opened } }
+      : {
+          kind: 'LOOKED',
+          details: {
+            stage: stage.value,
+            // who says that it is as last time has seen it so
+            sectors: sectors.value ?? (isAsLastTime.value ? props.layer.sectors : null),
+            fillPercent: fill.value ?? (isAsLastTime.value ? props.layer.fillPercent : null),
+            conditions: found,
+            openedBy: opened,
+            bareSide: mayBeBare.value ? bareSide.value || null : null,
+          },
+        }),
     note: note.value.trim(),
     photo: photo.value,
   })
@@ -151,16 +202,31 @@ function keep(): void {
           <span>{{ STAGE_WORDS[one] }}</span>
           <span v-if="layer.odds.length" class="text-sm" data-testid="odds">{{ odds[one] }}%</span>
         </RadioGroupOption>
+        <RadioGroupOption
+          v-if="layer.drawing.wrapped && !wrong"
+          as="button"
+          type="button"
+          :value="WRAP"
+          class="chip min-h-12 justify-center px-2 py-1 max-sm:col-span-3"
+        >
+          {{ t('look.wrapOnly') }}
+        </RadioGroupOption>
       </div>
-      <p class="eyebrow mt-1">
+      <p v-if="isWrapOnly" class="eyebrow mt-1">{{ t('look.wrapHint') }}</p>
+      <p v-else class="eyebrow mt-1">
         {{ STAGE_WORDS[stage] }}: {{ STAGE_HINTS[stage]
         }}<template v-if="layer.odds.length">. {{ $t('look.share') }}</template>
       </p>
     </RadioGroup>
-    <div class="grid items-start gap-4 sm:grid-cols-[12rem_1fr]">
-      <div>
+    <div class="grid items-start gap-4" :class="isWrapOnly ? '' : 'sm:grid-cols-[12rem_1fr]'">
+      <div v-if="!isWrapOnly">
         <p class="font-bold">Roots round the stem</p>
-        <SectorRing v-model="sectors" class="mx-auto max-w-56 sm:max-w-48" />
+        <SectorRing
+          v-model="shownSectors"
+          class="mx-auto max-w-56 sm:max-w-48"
+          :class="{ 'opacity-60': !sectors }"
+        />
+        <p v-if="sectorsSaid" class="eyebrow text-center" data-testid="sectors-said">{{ sectorsSaid }}</p>
         <div class="mt-1 flex items-center gap-1" role="group" aria-label="The same all round">
           <span class="text-sm text-muted">All round</span>
           <button
@@ -176,10 +242,12 @@ function keep(): void {
         </div>
       </div>
       <div class="grid gap-3">
-        <label class="block">
-          <span class="font-bold">How full is the ball? {{ fill }}%</span>
+        <label v-if="!isWrapOnly" class="block">
+          <span class="font-bold"
+            >How full is the ball? <span data-testid="fill-said">{{ fillSaid }}</span></span
+          >
           <input
-            v-model="fill"
+            v-model="shownFill"
             type="range"
             min="0"
             max="100"
@@ -191,7 +259,7 @@ function keep(): void {
           <p class="mb-1 font-bold" aria-hidden="true">Anything wrong?</p>
           <div class="flex flex-wrap gap-1.5">
             <button
-              v-for="[code, text] in more ? CONDITIONS : CONDITIONS.slice(0, COMMON)"
+              v-for="[code, text] in more ? offered : offered.slice(0, COMMON)"
               :key="code"
               type="button"
               class="chip"
@@ -203,6 +271,18 @@ function keep(): void {
             <button v-if="!more" type="button" class="link min-h-12 px-2" @click="more = true">More…</button>
           </div>
         </div>
+        <Choice
+          v-if="conditions.includes('WRAP_OPEN')"
+          v-model="openedBy"
+          :label="t('look.openedBy')"
+          :options="[...OPENERS, ['', t('look.notKnown')]]"
+        />
+        <Choice
+          v-if="mayBeBare && !isWrapOnly"
+          v-model="bareSide"
+          :label="t('look.bareSide')"
+          :options="[...SIDES, ['', t('notSaid.option')]]"
+        />
       </div>
     </div>
     <div class="flex flex-wrap items-center gap-4">

@@ -2,15 +2,16 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { Problem } from '@/shared/api/client'
-import { useMethods } from '@/shared/api/methods'
-import { toSend, typed, unitOf } from '@/shared/quantity'
+import { show, toSend, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import SeverForm from './SeverForm.vue'
 import { CAUSES, COVERS, WORKS } from '@/shared/words'
+import BallMade from './BallMade.vue'
 import MadeBy from './MadeBy.vue'
+import RingForm from './RingForm.vue'
 import WholeLimb from './WholeLimb.vue'
 import type { Card } from '@/shared/device/useCards'
 import type { NewRecord } from './newRecord'
@@ -19,18 +20,20 @@ import type { NewRecord } from './newRecord'
 const props = defineProps<{ layer: Card; kind: string; saving: boolean; problem: unknown }>()
 const emit = defineEmits<{ keep: [what: NewRecord]; close: [] }>()
 const session = useSession()
-const ways = useMethods()
 const { t } = useI18n()
 
-const water = ref(typed(Math.round(props.layer.suggested.waterMl), 'volume', session.units))
-const ring = ref(typed(Math.round(props.layer.suggested.ringMm), 'length', session.units))
+const water = ref('')
+const again = ref<InstanceType<typeof RingForm> | null>(null)
+/** the ball, where the work makes it anew */
+const ball = ref<Record<string, unknown> | null>(null)
 const work = ref(WORKS.find(([code]) => code === props.layer.advice.step)?.[0] ?? 'REWET')
 const cover = ref('BLACK')
-const leavesBefore = ref(String(props.layer.drawing.leavesBeyond))
-const leavesLeft = ref(String(props.layer.drawing.leavesBeyond))
-const cause = ref('DRIED')
+const leavesBefore = ref('')
+const leavesLeft = ref('')
+const cause = ref('')
+const causeWords = ref('')
 const note = ref('')
-/** the recipe that it goes by from now on; empty for the one that it goes by */
+/** the recipe that it goes on by */
 const recipe = ref('')
 /** all that stand on its limb */
 const together = ref([props.layer.code])
@@ -47,29 +50,41 @@ const titles: Record<string, string> = {
 }
 const error = (field: string) => (props.problem instanceof Problem ? props.problem.of(field) : undefined)
 
-const details = computed<Record<string, unknown>>(() => {
+/** Works after which another ball may hang there. */
+const MAKES_A_BALL = ['REWRAP', 'UPSIZE', 'RESCORE']
+const makesABall = computed(() => MAKES_A_BALL.includes(work.value))
+/** What nobody counted is not said, and no nought. */
+const counted = (text: string) => (text.trim() ? Number(text) : null)
+
+function details(): Record<string, unknown> {
   switch (props.kind) {
     case 'TOPPED_UP':
-      return { waterMl: toSend(water.value, 'volume', session.units) }
+      return { waterMl: water.value.trim() ? toSend(water.value, 'volume', session.units) : null }
     case 'RERUNG':
-      return {
-        ringMm: toSend(ring.value, 'length', session.units),
-        ...(recipe.value ? { recipeId: Number(recipe.value) } : {}),
-      }
+      return again.value?.details() ?? {}
     case 'STOOD_IN_WATER':
       return { recipeId: recipe.value ? Number(recipe.value) : null, leavesLeft: null }
     case 'TENDED':
-      return { work: work.value, cover: work.value === 'COVER' ? cover.value : null }
+      return {
+        work: work.value,
+        cover: work.value === 'COVER' ? cover.value : null,
+        wrapped: makesABall.value ? ball.value : null,
+      }
     case 'SEVERED':
-      return { leavesBefore: Number(leavesBefore.value), leavesLeft: Number(leavesLeft.value) }
+      return { leavesBefore: counted(leavesBefore.value), leavesLeft: counted(leavesLeft.value) }
     default:
-      return { cause: cause.value }
+      return { cause: cause.value, words: cause.value === 'OTHER' ? causeWords.value.trim() : null }
   }
-})
+}
+const isComplete = computed(
+  () =>
+    (props.kind !== 'STOOD_IN_WATER' || recipe.value) &&
+    (props.kind !== 'LOST' || (cause.value && (cause.value !== 'OTHER' || causeWords.value.trim()))),
+)
 
 function keep(): void {
   const all = props.kind === 'STOOD_IN_WATER' ? { codes: together.value } : {}
-  emit('keep', { kind: props.kind, details: details.value, note: note.value.trim(), ...all })
+  emit('keep', { kind: props.kind, details: details(), note: note.value.trim(), ...all })
 }
 </script>
 
@@ -90,28 +105,12 @@ function keep(): void {
       label="Water"
       :unit="unitOf('volume', session.units)"
       :error="error('waterMl')"
-      :hint="hangs ? 'What the ball has lost since it was last wet.' : t('other.lostWater')"
+      :hint="
+        t('other.hasLost', { water: show(layer.suggested.waterMl, 'volume', session.units) }) +
+        (hangs ? '' : ' ' + t('other.lostWater'))
+      "
     />
-    <template v-if="kind === 'RERUNG'">
-      <Field
-        v-model="ring"
-        label="New ring"
-        :unit="unitOf('length', session.units)"
-        :error="error('ringMm')"
-        :hint="layer.drawing.ringMm ? t('madeBy.wider') : t('madeBy.first')"
-      />
-      <MadeBy
-        v-if="layer.recipe.way.staysOnMother"
-        v-model="recipe"
-        :may-stay="layer.recipe.method !== 'FOIL_START'"
-        :fits="(one) => one.recipe.method === 'AIR' && ways.wound(one.recipe.wound)?.ring === true"
-        :now="layer.recipe"
-        :error="error('details.recipeId')"
-      />
-      <p class="border-l-4 border-sap bg-sap-pale p-2">
-        <b>Caution:</b> cut away from the hand; a thin branch can snap. Clean the blade between mothers.
-      </p>
-    </template>
+    <RingForm v-if="kind === 'RERUNG'" ref="again" :layer="layer" :error="error" />
     <template v-if="kind === 'STOOD_IN_WATER'">
       <WholeLimb v-model="together" :layer="layer" />
       <MadeBy
@@ -125,6 +124,7 @@ function keep(): void {
     <template v-if="kind === 'TENDED'">
       <PickOne v-model="work" label="Work" :options="WORKS.filter(([code]) => code !== 'TIDY_STUB')" />
       <Choice v-if="work === 'COVER'" v-model="cover" label="New cover" :options="COVERS" />
+      <BallMade v-if="makesABall" v-model="ball" :asked="layer.drawing.ball" :error="error" />
     </template>
     <template v-if="kind === 'SEVERED'">
       <div class="grid gap-4 sm:grid-cols-2">
@@ -137,19 +137,21 @@ function keep(): void {
         <Field v-model="leavesLeft" label="Leaves left on" inputmode="decimal" :error="error('leavesLeft')" />
       </div>
     </template>
-    <PickOne v-if="kind === 'LOST'" v-model="cause" label="Why" :options="CAUSES" />
+    <template v-if="kind === 'LOST'">
+      <PickOne v-model="cause" label="Why" :options="[['', t('other.chooseCause')], ...CAUSES]" />
+      <Field
+        v-if="cause === 'OTHER'"
+        v-model="causeWords"
+        :label="t('other.causeWords')"
+        :error="error('words')"
+      />
+    </template>
     <label class="grid gap-1">
       <span class="font-bold">Note</span>
       <input v-model="note" class="input" maxlength="1000" />
     </label>
     <div class="flex gap-2">
-      <button
-        class="btn btn-main"
-        :disabled="saving || (kind === 'STOOD_IN_WATER' && !recipe)"
-        data-testid="keep-other"
-      >
-        Keep
-      </button>
+      <button class="btn btn-main" :disabled="saving || !isComplete" data-testid="keep-other">Keep</button>
       <button type="button" class="btn" @click="emit('close')">Back</button>
     </div>
   </form>

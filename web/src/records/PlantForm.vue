@@ -17,7 +17,7 @@ const ladder = ref(props.layer.plant?.ladder ?? 'IN_LEAF')
 const otherwise = computed(
   () => placeId.value !== String(props.layer.plant?.placeId) || ladder.value !== props.layer.plant?.ladder,
 )
-const signs = ref<string[]>(['TURGID'])
+const signs = ref<string[]>([])
 const step = computed(() => props.layer.advice.step)
 const at = computed(() => RUNGS.findIndex(([code]) => code === props.layer.plant?.rung))
 /** What the advice names comes first under the thumb. */

@@ -23,12 +23,12 @@ const { t } = useI18n()
 const medium = ref('LIGHT_MIX')
 const ladder = ref('IN_LEAF')
 const pot = ref('')
-const volume = ref(typed(3000, 'volume', session.units))
+const volume = ref('')
 const placeId = ref('')
 const height = ref('')
 const leaves = ref('')
-const oldMedium = ref('LEFT_ON')
-const circling = ref('NO')
+const oldMedium = ref('')
+const circling = ref('')
 
 const query = computed(() => {
   const asked = new URLSearchParams()
@@ -78,10 +78,12 @@ function keep(): void {
         ? 0
         : chosen.value
           ? chosen.value.volumeMl
-          : toSend(volume.value, 'volume', session.units),
+          : volume.value.trim()
+            ? toSend(volume.value, 'volume', session.units)
+            : null,
       pot: inGround ? '' : pot.value,
-      oldMedium: oldMedium.value,
-      circlingTrimmed: circling.value === 'YES',
+      oldMedium: oldMedium.value || null,
+      circlingTrimmed: circling.value ? circling.value === 'YES' : null,
       placeId: placeId.value ? Number(placeId.value) : null,
     },
   })
@@ -144,6 +146,7 @@ function keep(): void {
       :options="[
         ['LEFT_ON', 'Left on'],
         ['TEASED_OUT', 'Teased out and spread'],
+        ['', t('notSaid.option')],
       ]"
     />
     <Choice
@@ -152,6 +155,7 @@ function keep(): void {
       :options="[
         ['NO', 'None'],
         ['YES', 'Trimmed'],
+        ['', t('notSaid.option')],
       ]"
     />
     <Choice v-model="ladder" label="Aftercare" :options="LADDERS" />

@@ -22,13 +22,13 @@ const router = useRouter()
 const { data: test } = useQuery(releaseTest(() => props.layer))
 const places = usePlaces()
 const raising = useCommand<Schemas['MotherView']>()
-const destination = ref('SALE')
-const buried = ref('0')
+const destination = ref('')
+const buried = ref('')
 const reason = ref('')
 const code = ref('')
 const placeId = ref('')
 const rootRun = ref('GROUND')
-const shoots = ref('1')
+const shoots = ref('')
 const showAll = ref(false)
 
 watch(
@@ -47,7 +47,7 @@ async function release(): Promise<void> {
       kind: 'RELEASED',
       details: {
         destination: destination.value,
-        buriedNodes: destination.value === 'PLANTED_OUT' ? whole(buried.value) : 0,
+        buriedNodes: destination.value === 'PLANTED_OUT' && buried.value.trim() ? whole(buried.value) : null,
       },
       note: reason.value.trim(),
     })
@@ -124,7 +124,7 @@ async function release(): Promise<void> {
       <button
         class="btn"
         :class="{ 'btn-main': test?.passed }"
-        :disabled="saving || raising.saving.value"
+        :disabled="saving || raising.saving.value || !destination"
         data-testid="release"
       >
         Release

@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { byLabel, mountForm, tap, typeInto, type Answers } from '@/testing/mountForm'
+import { byLabel, choose, mountForm, tap, typeInto, type Answers } from '@/testing/mountForm'
 import SeverForm from './SeverForm.vue'
 
 const LAYER = {
@@ -45,6 +45,8 @@ const BALANCE = {
   supplyCm2: 1500,
   leaves: 12,
   leafCm2: 60,
+  fillMeasured: true,
+  leavesCounted: true,
   bestOn: '2026-07-11',
   days: [day('2026-07-10', 'Friday', 2, 8), day('2026-07-11', 'Saturday', 4, 11)],
   first: [] as string[],
@@ -71,18 +73,35 @@ describe('a severing', () => {
     const { shown, kept } = await form({})
     expect(shown.get('[data-testid=top-over-bottom]').text()).toBe('8 on 8')
     expect(shown.get('[data-testid=how-to-cut]').text()).toBe(BALANCE.cut)
+    await tap(shown, 'Take them off')
+    expect(shown.get('[data-testid=leaves-said]').text()).toContain('8 of 12')
     await shown.get('form').trigger('submit')
     expect(kept()).toMatchObject({
       kind: 'SEVERED',
-      details: {
-        leavesBefore: 12,
-        leavesLeft: 8,
-        leavesHalved: 0,
-        leafCm2: 60,
-        shelter: 'MIST_TENT',
-        placeId: null,
-      },
+      details: { leavesBefore: 12, leavesLeft: 8, leavesHalved: 0, shelter: 'MIST_TENT', placeId: null },
     })
+  })
+
+  it('records nothing of leaves, pieces or fruit that nobody said', async () => {
+    const { shown, kept } = await form({})
+    expect(shown.get('[data-testid=leaves-said]').text()).toContain('not recorded')
+    await shown.get('form').trigger('submit')
+    expect(kept().details).toMatchObject({
+      leavesBefore: null,
+      leavesLeft: null,
+      leafCm2: null,
+      fruitLeft: null,
+      aboveLimb: null,
+      plants: null,
+    })
+  })
+
+  it('counts what a forked piece becomes, and the limb that stays', async () => {
+    const { shown, kept } = await form({})
+    await choose(shown, 'Where it was cut', 'YES')
+    await typeInto(shown, 'Plants that it becomes', '3')
+    await shown.get('form').trigger('submit')
+    expect(kept().details).toMatchObject({ aboveLimb: true, plants: 3 })
   })
 
   it('halves where that is enough, and says when too many stay', async () => {
@@ -116,7 +135,7 @@ describe('a severing', () => {
     await shown.get('form').trigger('submit')
     expect(kept()).toMatchObject({
       kind: 'SEVERED',
-      details: { leavesBefore: 14, leavesLeft: 9, shelter: 'MIST_TENT' },
+      details: { leavesBefore: 14, leavesLeft: null, shelter: 'MIST_TENT' },
     })
   })
 })

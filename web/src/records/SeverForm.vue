@@ -26,7 +26,7 @@ const leaves = ref('')
 const leafCm2 = ref('')
 const shelter = ref('MIST_TENT')
 const day = ref(props.layer.asOf)
-const fruitLeft = ref(false)
+const fruitLeft = ref('')
 const placeId = ref('')
 const note = ref('')
 const states = ref<LeafState[]>([])
@@ -44,13 +44,8 @@ const places = usePlaces()
 
 watch(
   () => balance.value,
-  (now, before) => {
+  (now) => {
     if (!now) return
-    if (!before) {
-      // what was typed while it was being fetched stays
-      leaves.value ||= String(now.leaves)
-      leafCm2.value ||= String(now.leafCm2)
-    }
     if (states.value.length !== now.leaves) suggest('off')
   },
   { immediate: true },
@@ -93,7 +88,18 @@ function suggest(way: 'off' | 'half' | 'none'): void {
 
 const of = (field: string) => (props.problem instanceof Problem ? props.problem.of(field) : undefined)
 /** With no balance at hand, what was done is recorded all the same. */
-const plainLeft = ref(String(props.layer.drawing.leavesBeyond))
+const plainLeft = ref('')
+const aboveLimb = ref('')
+const plants = ref('')
+/** Leaves are said once somebody counted them, or touched one: what was only suggested was not done. */
+const isCounted = computed(() => leaves.value.trim() !== '' || touched.value)
+const touched = ref(false)
+
+/** A forked piece: whether a limb of it stays on the mother, and how many plants it becomes. */
+const piece = () => ({
+  aboveLimb: aboveLimb.value ? aboveLimb.value === 'YES' : null,
+  plants: plants.value.trim() ? wholeNumber(plants.value) : null,
+})
 
 function keep(): void {
   if (balance.value && !isToday.value) {
@@ -104,18 +110,20 @@ function keep(): void {
     kind: 'SEVERED',
     details: balance.value
       ? {
-          leavesBefore: wholeNumber(leaves.value),
-          leavesLeft: balance.value.leaves - count(states.value, 'off'),
-          leavesHalved: count(states.value, 'half'),
-          leafCm2: number(leafCm2.value),
-          shelter: shelter.value,
-          fruitLeft: fruitLeft.value,
+          leavesBefore: isCounted.value ? balance.value.leaves : null,
+          leavesLeft: isCounted.value ? balance.value.leaves - count(states.value, 'off') : null,
+          leavesHalved: isCounted.value ? count(states.value, 'half') : 0,
+          leafCm2: leafCm2.value.trim() ? number(leafCm2.value) : null,
+          shelter: shelter.value || null,
+          fruitLeft: fruitLeft.value ? fruitLeft.value === 'LEFT' : null,
           placeId: placeId.value ? Number(placeId.value) : null,
+          ...piece(),
         }
       : {
-          leavesBefore: wholeNumber(leaves.value),
-          leavesLeft: wholeNumber(plainLeft.value),
-          shelter: shelter.value,
+          leavesBefore: leaves.value.trim() ? wholeNumber(leaves.value) : null,
+          leavesLeft: plainLeft.value.trim() ? wholeNumber(plainLeft.value) : null,
+          shelter: shelter.value || null,
+          ...piece(),
         },
     note: note.value.trim(),
   })
@@ -136,7 +144,12 @@ function keep(): void {
     <template v-if="balance">
       <div class="grid gap-4 sm:grid-cols-[minmax(13rem,1fr)_1.2fr]">
         <div>
-          <LeafOverRoot v-if="balance.leaves" v-model="states" :fill-percent="balance.fillPercent" />
+          <LeafOverRoot
+            v-if="balance.leaves"
+            v-model="states"
+            :fill-percent="balance.fillPercent"
+            @update:model-value="touched = true"
+          />
           <p class="text-center text-2xl font-bold" data-testid="top-over-bottom">
             {{ left }} on {{ here?.carries ?? 0 }}
           </p>
@@ -153,12 +166,23 @@ function keep(): void {
         <div class="grid content-start gap-4">
           <p class="text-lg font-bold" data-testid="leaf-instruction">{{ here?.sentence }}</p>
           <div v-if="here?.remove || left < balance.leaves" class="flex flex-wrap gap-2">
-            <button type="button" class="btn" @click="suggest('off')">Take them off</button>
-            <button v-if="here?.halve" type="button" class="btn" @click="suggest('half')">
+            <button type="button" class="btn" @click="((touched = true), suggest('off'))">
+              Take them off
+            </button>
+            <button v-if="here?.halve" type="button" class="btn" @click="((touched = true), suggest('half'))">
               Halve instead
             </button>
-            <button type="button" class="btn" @click="suggest('none')">Leave all on</button>
+            <button type="button" class="btn" @click="((touched = true), suggest('none'))">
+              Leave all on
+            </button>
           </div>
+          <p v-if="balance.leaves && isToday" data-testid="leaves-said">
+            {{
+              isCounted
+                ? t('sever.leavesSaid', { left: balance.leaves - count(states, 'off'), of: balance.leaves })
+                : t('sever.leavesUnsaid')
+            }}
+          </p>
           <p v-if="balance.leaves" class="eyebrow">Touch a leaf: once halves it, twice takes it off.</p>
           <Choice
             v-model="shelter"
@@ -192,18 +216,51 @@ function keep(): void {
             label="Leaves on it"
             inputmode="decimal"
             :error="of('leavesBefore')"
-            hint="Counted, or a good guess."
+            :hint="
+              t(balance.leavesCounted ? 'sever.leavesThen' : 'sever.leavesTaken', { leaves: balance.leaves })
+            "
           />
-          <Field v-model="leafCm2" label="One leaf" unit="cm²" inputmode="decimal" :error="of('leafCm2')" />
+          <Field
+            v-model="leafCm2"
+            label="One leaf"
+            unit="cm²"
+            inputmode="decimal"
+            :error="of('leafCm2')"
+            :hint="t('notSaid.takenShort', { taken: `${balance.leafCm2} cm²` })"
+          />
         </div>
+        <p v-if="!balance.fillMeasured" class="eyebrow" data-testid="fill-taken">
+          {{ t('sever.fillTaken', { fill: Math.round(balance.fillPercent) }) }}
+        </p>
+        <details class="border-l-4 border-line pl-3">
+          <summary class="link flex min-h-12 cursor-pointer items-center">{{ t('sever.forked') }}</summary>
+          <div class="grid gap-4 sm:grid-cols-2">
+            <PickOne
+              v-model="aboveLimb"
+              :label="t('sever.aboveLimb')"
+              :options="[
+                ['', t('notSaid.option')],
+                ['YES', t('sever.aboveLimbYes')],
+                ['NO', t('sever.aboveLimbNo')],
+              ]"
+            />
+            <Field
+              v-model="plants"
+              :label="t('sever.plants')"
+              inputmode="decimal"
+              :hint="t('notSaid.takenShort', { taken: '1' })"
+              :error="of('plants')"
+            />
+          </div>
+        </details>
         <Choice
-          :model-value="fruitLeft ? 'LEFT' : 'OFF'"
+          v-model="fruitLeft"
           label="Fruit and flowers"
           :options="[
             ['OFF', 'All off'],
             ['LEFT', 'A few left on, to hold back the top'],
+            ['', t('notSaid.option')],
           ]"
-          @update:model-value="fruitLeft = $event === 'LEFT'"
         />
       </template>
       <p data-testid="how-to-cut">{{ balance.cut }}</p>

@@ -7,7 +7,9 @@ import type { Card } from '@/shared/device/useCards'
 import { show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import { toast } from '@/shared/ui/toasts'
-import { capital, KINDS, WORKS } from '@/shared/words'
+import { onDay } from '@/records/newRecord'
+import Choice from '@/shared/ui/Choice.vue'
+import { capital, KINDS, SHELTERS, WORKS } from '@/shared/words'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StemThumb from '@/stem/StemThumb.vue'
 import type { JobOnRound } from './useWalk'
@@ -21,6 +23,8 @@ const props = defineProps<{
   today: string
   at: string
   skipped: ReadonlySet<string>
+  /** the day on which the round was walked, where it is typed from paper; empty for today */
+  day: string | null
 }>()
 const emit = defineEmits<{ open: [code: string] }>()
 const session = useSession()
@@ -29,11 +33,40 @@ const asked = ref('')
 const saving = ref(false)
 const problem = ref<unknown>(null)
 
+/** What many are potted into: the others want a reason each. */
+const MANY_MEDIA: [string, string][] = [
+  ['LIGHT_MIX', t('many.LIGHT_MIX')],
+  ['MOSS_STAGE', t('many.MOSS_STAGE')],
+]
+const shelter = ref('')
+const medium = ref('')
+const notSaid: [string, string] = ['', t('notSaid.option')]
+
+/** The record that a job of many makes. */
+function kindOf(job: string): 'TOPPED_UP' | 'SEVERED' | 'POTTED' | 'TENDED' {
+  if (job === 'TOP_UP') return 'TOPPED_UP'
+  if (job.startsWith('SEVER')) return 'SEVERED'
+  return job === 'POT_UP' ? 'POTTED' : 'TENDED'
+}
+
+function detailsOf(job: string): Record<string, unknown> {
+  switch (kindOf(job)) {
+    case 'SEVERED':
+      return { shelter: shelter.value || null }
+    case 'POTTED':
+      return { medium: medium.value || null }
+    case 'TENDED':
+      return { work: job, cover: null }
+    default:
+      return {}
+  }
+}
+
 /** Work that is the same for each, with two layers or more that want it. */
 const alike = computed(() => {
   const byJob = new Map<string, JobOnRound[]>()
   for (const job of props.jobs)
-    if (job.job === 'TOP_UP' || WORKS.some(([code]) => code === job.job))
+    if (kindOf(job.job) !== 'TENDED' || WORKS.some(([code]) => code === job.job))
       byJob.set(job.job, [...(byJob.get(job.job) ?? []), job])
   return [...byJob.entries()].filter(([, jobs]) => jobs.length > 1)
 })
@@ -52,10 +85,10 @@ function water(jobs: JobOnRound[]): string {
 async function recordAll(job: string, jobs: JobOnRound[]): Promise<void> {
   saving.value = true
   problem.value = null
-  const kind = job === 'TOP_UP' ? 'TOPPED_UP' : 'TENDED'
-  const details = job === 'TOP_UP' ? {} : { work: job, cover: null }
+  const kind = kindOf(job)
+  const what = onDay({ kind, details: detailsOf(job) }, props.day, props.today)
   const outcome = await outbox
-    .record({ codes: jobs.map((one) => one.code), kind, details })
+    .record({ ...what, codes: jobs.map((one) => one.code) })
     .finally(() => (saving.value = false))
   if (outcome && 'problem' in outcome) problem.value = outcome.problem
   else {
@@ -96,11 +129,26 @@ function due(job: JobOnRound): string {
           <b>{{ some[0]!.label }}, {{ some.length }} layers:</b> {{ some.map((one) => one.code).join(', ')
           }}<template v-if="job === 'TOP_UP' && water(some)">; {{ water(some) }} of water in all</template>.
         </p>
+        <Choice
+          v-if="kindOf(job) === 'SEVERED'"
+          v-model="shelter"
+          :label="t('many.shelter')"
+          :options="[...SHELTERS, notSaid]"
+        />
+        <Choice
+          v-if="kindOf(job) === 'POTTED'"
+          v-model="medium"
+          :label="t('many.medium')"
+          :options="[...MANY_MEDIA, notSaid]"
+        />
+        <p v-if="kindOf(job) === 'SEVERED' || kindOf(job) === 'POTTED'" class="eyebrow">
+          {{ t('many.each') }}
+        </p>
         <div class="flex gap-2">
           <button
             type="button"
             class="btn btn-main"
-            :disabled="saving"
+            :disabled="saving || day === null"
             data-testid="record-all"
             @click="recordAll(job, some)"
           >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DayField from '@/shared/ui/DayField.vue'
 import { computed, ref } from 'vue'
 import { addDays, dayText, weekdayText } from '@/shared/dates'
 import type { Card } from '@/shared/device/useCards'
@@ -52,17 +53,13 @@ function until(day: string): void {
       </button>
     </div>
     <form class="flex flex-wrap items-end gap-2" @submit.prevent="until(other)">
-      <label class="grid gap-1">
-        <span class="font-bold">Another day</span>
-        <input
-          v-model="other"
-          type="date"
-          class="input"
-          required
-          :min="addDays(layer.asOf, 1)"
-          :max="addDays(layer.asOf, MAX_DAYS)"
-        />
-      </label>
+      <DayField
+        v-model="other"
+        label="Another day"
+        ahead
+        :min="addDays(layer.asOf, 1)"
+        :max="addDays(layer.asOf, MAX_DAYS)"
+      />
       <button class="btn" :disabled="saving || !other">Put it off</button>
       <button type="button" class="link min-h-12 px-2" @click="emit('close')">Back</button>
     </form>

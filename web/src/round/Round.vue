@@ -25,6 +25,8 @@ const wide = useMediaQuery('(min-width: 1024px)')
 const on = computed(() => String(route.query.on ?? ''))
 const { round, error, refetch, isPending, cards, fetchAll, places, jobs, done, news } = useWalk(on)
 const MAX_NEWS = 3
+/** the day on which the round was walked, where it is typed from paper: it holds from layer to layer */
+const day = ref<string | null>('')
 const begun = ref<string[]>([])
 const skipped = ref(new Set<string>())
 const codes = computed(() => jobs.value.map((job) => job.code))
@@ -167,6 +169,7 @@ function openOther(): void {
         :today="round.today"
         :at="wide ? at : ''"
         :skipped="skipped"
+        :day="day"
         @open="open"
       />
       <form class="mt-5 flex items-end gap-2" @submit.prevent="openOther">
@@ -217,6 +220,7 @@ function openOther(): void {
       </nav>
       <RoundCard
         v-if="cards.has(at)"
+        v-model:day="day"
         :layer="cards.get(at)!"
         :why="why"
         :next="next"

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import AdviceBox from '@/layers/AdviceBox.vue'
 import RecordForms from '@/records/RecordForms.vue'
-import type { NewRecord } from '@/records/newRecord'
+import { onDay, type NewRecord } from '@/records/newRecord'
 import { dayText, daysBetween } from '@/shared/dates'
 import { newCommandId } from '@/shared/api/client'
 import type { Outcome } from '@/shared/device/outbox'
@@ -18,6 +18,8 @@ import PutOff from './PutOff.vue'
 /** One layer before one's eyes: what it is, what to expect, and a record in a few taps. */
 const props = defineProps<{ layer: Card; why: string; next: string; left: number; nextRoundOn: string }>()
 const emit = defineEmits<{ go: [code: string]; skip: [] }>()
+/** the day of the round, where it is typed from paper; empty for today */
+const day = defineModel<string | null>('day', { default: '' })
 const session = useSession()
 const outbox = useOutbox()
 const saving = ref(false)
@@ -71,7 +73,7 @@ async function keep(what: NewRecord): Promise<void> {
     .record({
       id,
       codes: [props.layer.code],
-      ...what,
+      ...onDay(what, day.value, props.layer.asOf),
       seenRevision: what.kind === 'WITHDRAWN' ? 0 : props.layer.revision,
     })
     .finally(() => (saving.value = false))
@@ -180,6 +182,7 @@ async function undo(): Promise<void> {
           @close="puttingOff = false"
         />
         <RecordForms
+          v-model:day="day"
           v-else
           v-model:other="other"
           thumb

@@ -6,6 +6,7 @@ import { dayText } from '@/shared/dates'
 import { area, litres, show } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
+import DayField from '@/shared/ui/DayField.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -119,7 +120,7 @@ function basis(records: number): string {
         :error="error('wanted')"
       />
       <PickOne v-if="varieties.length > 1" v-model="variety" label="Variety" :options="varieties" />
-      <Field v-model="by" class="max-w-48" label="Released by" type="date" :error="error('by')" />
+      <DayField ahead v-model="by" class="max-w-48" label="Released by" :error="error('by')" />
       <Choice
         v-model="confidence"
         label="How sure"

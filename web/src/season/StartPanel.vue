@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DayField from '@/shared/ui/DayField.vue'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import { addDays, daysBetween, dayText } from '@/shared/dates'
@@ -51,28 +52,21 @@ const judged = useStart(
   computed(() => rested.value),
 )
 const showWhy = ref(false)
-
-function typed(event: Event): void {
-  const day = (event.target as HTMLInputElement).value
-  if (day >= props.season.from && day < props.season.to) emit('move', day)
-}
 </script>
 
 <template>
   <section class="border-l-8 border-lichen bg-card pb-4" :aria-label="`Setting ${species.common}`">
     <div class="grid grid-cols-1 items-center sm:grid-cols-[9.5rem_1fr]">
-      <label class="grid gap-1 py-2 pl-2">
-        <span class="text-sm">Set on</span>
-        <input
-          type="date"
-          class="input max-w-36 px-1"
-          :min="season.from"
-          :max="addDays(season.to, -1)"
-          :value="props.start"
-          data-testid="start-day"
-          @change="typed"
-        />
-      </label>
+      <DayField
+        class="py-2 pl-2"
+        label="Set on"
+        ahead
+        :model-value="props.start"
+        :min="season.from"
+        :max="addDays(season.to, -1)"
+        data-testid="start-day"
+        @update:model-value="$event && emit('move', $event)"
+      />
       <div>
         <svg :viewBox="`0 0 ${scale.width} 44`" class="block w-full" aria-hidden="true">
           <line :x1="x(props.start)" :x2="x(season.to)" y1="22" y2="22" class="stroke-line" />

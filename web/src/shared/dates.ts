@@ -15,6 +15,16 @@ export function dayText(day: string | null | undefined, today: string): string {
   return day.slice(0, 4) === today.slice(0, 4) ? text : `${text} ${day.slice(0, 4)}`
 }
 
+/** "16 July 2026", whatever the year of today is. */
+export function longDay(day: string): string {
+  return dayText(day, '')
+}
+
+/** "July 2026". */
+export function monthText(day: string): string {
+  return `${MONTHS[utc(day).getUTCMonth()]} ${day.slice(0, 4)}`
+}
+
 export function weekdayText(day: string): string {
   return DAYS[utc(day).getUTCDay()] ?? ''
 }

@@ -191,7 +191,7 @@ export const RIGHTS = all<Schemas['MotherView']['rights']>({
   PROTECTED: 'Protected, no permission',
 })
 
-export const POSITIONS = all<Schemas['Setting']['position']>({
+export const POSITIONS = all<NonNullable<Schemas['Setting']['position']>>({
   BELOW_NODE: 'Below a node',
   BETWEEN_NODES: 'Between nodes',
   NODE_IN_RING: 'Node in the ring',
@@ -213,6 +213,8 @@ export const CAUSES = all<Schemas['Lost']['cause']>({
   OVERWATERED: 'Overwatered',
   WINTER: 'Winter',
   LABEL_LOST: 'Label lost',
+  HORMONE_BURN: t('causes.HORMONE_BURN'),
+  OTHER: t('causes.OTHER'),
 })
 
 export const LADDERS = all<Schemas['OnLadder']['ladder']>({
@@ -221,6 +223,7 @@ export const LADDERS = all<Schemas['OnLadder']['ladder']>({
   DORMANT: 'Dormant till bud break',
   MOSS_TRAY: 'Moss tray',
   GROUND: t('ladders.GROUND'),
+  MONTH: t('ladders.MONTH'),
 })
 
 export const RUNGS = inOrder(RUNG_CODES, {
@@ -301,6 +304,7 @@ export const PHASES: Record<string, string> = {
 export const KINDS: Record<string, string> = {
   SET: 'Set',
   LOOKED: 'Look',
+  WRAP_SEEN: t('kinds.WRAP_SEEN'),
   TOPPED_UP: 'Topped up',
   RERUNG: 'New ring',
   STOOD_IN_WATER: 'Limb cut whole, into water',
@@ -323,6 +327,7 @@ export const KINDS: Record<string, string> = {
 export const DEEDS: Record<string, string> = {
   SET: 'set',
   LOOKED: 'looked at',
+  WRAP_SEEN: t('deeds.WRAP_SEEN'),
   TOPPED_UP: 'topped up',
   RERUNG: 'ringed',
   STOOD_IN_WATER: 'cut the limb whole of',
@@ -350,6 +355,35 @@ export const CONFLICTS: Record<string, string> = {
   ALREADY_POTTED: 'by then the layer was potted already',
   FINISHED: 'by then the layer was released or lost',
 }
+
+export const OPENERS = all<NonNullable<Schemas['WrapSeen']['openedBy']>>({
+  BIRDS: t('openers.BIRDS'),
+  SQUIRRELS: t('openers.SQUIRRELS'),
+  WIND: t('openers.WIND'),
+  ANTS: t('openers.ANTS'),
+})
+
+export const SIDES = all<NonNullable<Schemas['Looked']['bareSide']>>({
+  NORTH: t('sides.NORTH'),
+  EAST: t('sides.EAST'),
+  SOUTH: t('sides.SOUTH'),
+  WEST: t('sides.WEST'),
+  UPPER: t('sides.UPPER'),
+  LOWER: t('sides.LOWER'),
+})
+
+export const TIES = all<NonNullable<Schemas['BallAsWrapped']['tie']>>({
+  STRETCH: t('ties.STRETCH'),
+  ZIP: t('ties.ZIP'),
+  STRING: t('ties.STRING'),
+  WIRE: t('ties.WIRE'),
+})
+
+export const WATERINGS = all<NonNullable<Schemas['Recipe']['watering']>>({
+  BY_THE_SUM: t('waterings.BY_THE_SUM'),
+  NEVER: t('waterings.NEVER'),
+  WEEKLY: t('waterings.WEEKLY'),
+})
 
 export function word(pairs: [string, string][], code: string): string {
   return pairs.find(([one]) => one === code)?.[1] ?? code

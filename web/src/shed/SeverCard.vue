@@ -61,7 +61,8 @@ function choose(): void {
           <span class="grow text-muted"
             >{{ capital(layer.species) }}<template v-if="layer.variety"> ‘{{ layer.variety }}’</template> ·
             {{ layer.mother }}<template v-if="layer.limb"> ({{ layer.limb }})</template>, {{ layer.place }} ·
-            {{ STAGE_STATES[layer.stage] }}, {{ layer.fillPercent }}%</span
+            {{ STAGE_STATES[layer.stage]
+            }}<template v-if="layer.fillPercent !== null">, {{ layer.fillPercent }}%</template></span
           >
         </div>
         <div>

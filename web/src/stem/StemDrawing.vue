@@ -9,8 +9,8 @@ import StemScale from './StemScale.vue'
 /** One layer on its limb, to scale: every length comes from the core. */
 const props = defineProps<{
   drawing: Schemas['Drawing']
-  sectors: readonly number[]
-  fillPercent: number
+  sectors: readonly number[] | null
+  fillPercent: number | null
   stage: string
   small?: boolean
   severed?: boolean
@@ -61,7 +61,7 @@ const COVER_STROKES: Record<string, string> = {
 }
 const label = computed(
   () =>
-    `Limb ${mm(props.drawing.ball.diameterMm)} thick, ${stem.value.ring ? `ring ${mm(stem.value.ring.height)} wide` : 'no ring'}, ball ${mm(stem.value.ball.length)} long and ${mm(stem.value.ball.diameter)} across, ${props.drawing.wrapped ? `${COVER_WORDS[props.drawing.cover]}, ` : ''}${props.fillPercent}% rooted${props.drawing.propped ? ', propped' : ''}`,
+    `Limb ${mm(props.drawing.ball.diameterMm)} thick, ${stem.value.ring ? `ring ${mm(stem.value.ring.height)} wide` : 'no ring'}, ball ${mm(stem.value.ball.length)} long and ${mm(stem.value.ball.diameter)} across, ${props.drawing.wrapped ? `${COVER_WORDS[props.drawing.cover]}, ` : ''}${props.fillPercent === null ? 'roots not said' : `${props.fillPercent}% rooted`}${props.drawing.propped ? ', propped' : ''}`,
 )
 </script>
 

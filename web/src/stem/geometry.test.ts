@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { stemGeometry } from './geometry'
 
 const drawing = {
-  ball: { diameterMm: 20, ringMm: 30, ballLengthMm: 80, ballDiameterMm: 100, mediumMl: 300, filmCm2: 700 },
+  ball: {
+    diameterMm: 20,
+    ringMm: 37.5,
+    ballLengthMm: 87.5,
+    ballDiameterMm: 100,
+    mediumMl: 300,
+    filmCm2: 700,
+  },
   ringMm: 37.5,
   aboveMm: 30,
   belowMm: 20,
@@ -25,6 +32,10 @@ describe('the stem drawing', () => {
     expect(stem.ring!.top - stem.ball.top).toBe(30)
     expect(stem.ball.diameter).toBe(100)
     expect(stem.limb.width).toBe(20)
+  })
+
+  it('draws no roots that nobody looked at', () => {
+    expect(stemGeometry(drawing, null, null, 'ROOTED').roots).toHaveLength(0)
   })
 
   it('draws no ring where nothing was cut, and no roots before there are any', () => {

@@ -24,14 +24,13 @@ const BELOW_NODE = 8
 
 export function stemGeometry(
   drawing: Drawing,
-  sectors: readonly number[],
-  fillPercent: number,
+  sectors: readonly number[] | null,
+  fillPercent: number | null,
   stage: string,
   severed = false,
 ): StemGeometry {
   const { ballLengthMm, ballDiameterMm, diameterMm } = drawing.ball
-  // what was cut may differ from what the sums would cut today: the ball grows or shrinks with the ring
-  const length = drawing.ringMm > 0 ? drawing.ringMm + drawing.aboveMm + drawing.belowMm : ballLengthMm
+  const length = ballLengthMm
   const width = ballDiameterMm + 40
   const centre = width / 2
   const top = LIMB_ABOVE
@@ -46,11 +45,14 @@ export function stemGeometry(
     ring,
     node: nodeAt(drawing.position, upperCut, drawing.ringMm),
     roots:
-      stage === 'NONE' || stage === 'CALLUS' ? [] : roots(drawing, sectors, fillPercent, upperCut, centre),
+      // roots that nobody looked at are not drawn
+      stage === 'NONE' || stage === 'CALLUS' || !sectors
+        ? []
+        : roots(drawing, sectors, fillPercent ?? 0, upperCut, centre),
   }
 }
 
-function nodeAt(position: string, upperCut: number, ringMm: number): number {
+function nodeAt(position: string | null, upperCut: number, ringMm: number): number {
   switch (position) {
     case 'BETWEEN_NODES':
       return upperCut - 24

@@ -5,7 +5,7 @@ type Stem = Schemas['LayerStem']
 export interface Listed {
   code: string
   stage: string
-  fillPercent: number
+  fillPercent: number | null
 }
 
 const AT_ONCE = 50

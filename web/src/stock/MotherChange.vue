@@ -7,6 +7,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { post, type Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
+import DayField from '@/shared/ui/DayField.vue'
 import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -118,7 +119,7 @@ async function save(): Promise<void> {
       says where they went. This can’t be undone.
     </p>
     <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-      <Field v-if="change === 'retirement'" v-model="on" label="Since" type="date" :error="error('on')" />
+      <DayField v-if="change === 'retirement'" v-model="on" label="Since" :error="error('on')" />
       <template v-if="change === 'relabelling'">
         <PickOne
           v-model="speciesCode"

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/session'
 import Choice from '@/shared/ui/Choice.vue'
-import Field from '@/shared/ui/Field.vue'
+import DayField from '@/shared/ui/DayField.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import { capital, COVERS } from '@/shared/words'
 import SumCard from './SumCard.vue'
@@ -51,7 +51,7 @@ const { answer, problem, error, ask } = useSum('/api/v1/sums/cover', body)
       :options="species.map((one) => [one.profile.code, capital(one.profile.common)] as [string, string])"
     />
     <PickOne v-model="cover" label="Cover planned" :options="COVERS" />
-    <Field v-model="from" label="From" type="date" :error="error('from')" />
+    <DayField ahead v-model="from" label="From" :error="error('from')" />
     <Choice
       v-model="algae"
       label="Algae in the ball?"

@@ -1972,6 +1972,24 @@ export interface components {
             message: string;
             value: string;
         };
+        BallAsWrapped: {
+            /** Format: double */
+            acrossMm: number | null;
+            /** Format: double */
+            lengthMm: number | null;
+            measured: boolean;
+            /** @enum {string|null} */
+            tie: "STRETCH" | "ZIP" | "STRING" | "WIRE" | null;
+            /** Format: double */
+            volumeMl: number | null;
+        };
+        BallAsWrappedSent: {
+            acrossMm?: number | string | null;
+            lengthMm?: number | string | null;
+            /** @enum {string|null} */
+            tie?: "STRETCH" | "ZIP" | "STRING" | "WIRE" | null;
+            volumeMl?: number | string | null;
+        };
         BallOn: {
             code: string;
             /** Format: double */
@@ -2372,8 +2390,8 @@ export interface components {
             load: components["schemas"]["BranchLoad"];
             /** @enum {string} */
             method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
-            /** @enum {string} */
-            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
+            /** @enum {string|null} */
+            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK" | null;
             propped: boolean;
             /** Format: double */
             ringMm: number;
@@ -2760,10 +2778,10 @@ export interface components {
             code: string;
             conditions: ("DRY" | "WET" | "ROT" | "BRIDGED" | "WRAP_OPEN" | "MEDIUM_LOST" | "PESTS" | "ALGAE" | "SLIPPED" | "CONSTRICTED" | "TOP_WILTED" | "TOP_DEAD" | "DETACHED")[];
             /** Format: double */
-            coverage: number;
+            coverage: number | null;
             drawing: components["schemas"]["Drawing"];
             /** Format: double */
-            fillPercent: number;
+            fillPercent: number | null;
             jobs: components["schemas"]["JobView"][];
             /** Format: date */
             lookedOn: string | null;
@@ -2777,15 +2795,16 @@ export interface components {
             revision: number;
             /** Format: date */
             ringedOn: string;
-            sectors: number[];
+            sectors: number[] | null;
             /** Format: date */
             setOn: string;
             species: components["schemas"]["SpeciesOf"];
             /** @enum {string} */
             stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
             suggested: components["schemas"]["Suggested"];
+            unmeasured: components["schemas"]["NotMeasured"][];
             /** Format: int32 */
-            widestGapDeg: number;
+            widestGapDeg: number | null;
         };
         LayerChange: {
             by: string;
@@ -2793,7 +2812,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "WRAP_SEEN" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             /** Format: date-time */
             occurredAt: string;
             /** Format: int64 */
@@ -2806,7 +2825,7 @@ export interface components {
             /** Format: int32 */
             conflicts: number;
             /** Format: double */
-            fillPercent: number;
+            fillPercent: number | null;
             job: string | null;
             /** Format: date */
             jobBy: string | null;
@@ -2854,11 +2873,11 @@ export interface components {
             coming: string | null;
             conditions: ("DRY" | "WET" | "ROT" | "BRIDGED" | "WRAP_OPEN" | "MEDIUM_LOST" | "PESTS" | "ALGAE" | "SLIPPED" | "CONSTRICTED" | "TOP_WILTED" | "TOP_DEAD" | "DETACHED")[];
             /** Format: double */
-            coverage: number;
+            coverage: number | null;
             drawing: components["schemas"]["Drawing"];
             estimates: components["schemas"]["Estimate"][];
             /** Format: double */
-            fillPercent: number;
+            fillPercent: number | null;
             forecast: components["schemas"]["ForecastView"] | null;
             hand: string;
             jobs: components["schemas"]["JobView"][];
@@ -2877,22 +2896,23 @@ export interface components {
             /** Format: date */
             ringedOn: string;
             rules: components["schemas"]["RuleWords"][];
-            sectors: number[];
+            sectors: number[] | null;
             /** Format: date */
             setOn: string;
             species: components["schemas"]["SpeciesOf"];
             /** @enum {string} */
             stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
             suggested: components["schemas"]["Suggested"];
+            unmeasured: components["schemas"]["NotMeasured"][];
             /** Format: int32 */
-            widestGapDeg: number;
+            widestGapDeg: number | null;
         };
         LayerStem: {
             code: string;
             drawing: components["schemas"]["Drawing"];
             /** Format: double */
-            fillPercent: number;
-            sectors: number[];
+            fillPercent: number | null;
+            sectors: number[] | null;
             severed: boolean;
             /** @enum {string} */
             stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
@@ -2903,6 +2923,7 @@ export interface components {
             cautions: string[];
             cut: string;
             days: components["schemas"]["DayBalance"][];
+            fillMeasured: boolean;
             /** Format: double */
             fillPercent: number;
             first: string[];
@@ -2910,6 +2931,7 @@ export interface components {
             leafCm2: number;
             /** Format: int32 */
             leaves: number;
+            leavesCounted: boolean;
             /** Format: double */
             mediumMl: number;
             /** @enum {string} */
@@ -2992,7 +3014,7 @@ export interface components {
         LedgerTable: {
             all: components["schemas"]["LedgerLine"];
             /** @enum {string} */
-            by: "SPECIES" | "VARIETY" | "MOTHER" | "PLACE" | "RECIPE" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "WOOD" | "POSITION" | "WEEK" | "HAND" | "YEAR";
+            by: "SPECIES" | "VARIETY" | "MOTHER" | "PLACE" | "RECIPE" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "WOOD" | "POSITION" | "BRIDGING" | "WEEK" | "HAND" | "YEAR";
             currency: string;
             /** Format: int32 */
             few: number;
@@ -3091,33 +3113,40 @@ export interface components {
             text: string;
         };
         Looked: {
+            /** @enum {string|null} */
+            bareSide?: "NORTH" | "EAST" | "SOUTH" | "WEST" | "UPPER" | "LOWER" | null;
             conditions: ("DRY" | "WET" | "ROT" | "BRIDGED" | "WRAP_OPEN" | "MEDIUM_LOST" | "PESTS" | "ALGAE" | "SLIPPED" | "CONSTRICTED" | "TOP_WILTED" | "TOP_DEAD" | "DETACHED")[];
-            fillPercent: number;
-            sectors: number[];
+            fillPercent?: number | null;
+            /** @enum {string|null} */
+            openedBy?: "BIRDS" | "SQUIRRELS" | "WIND" | "ANTS" | null;
+            sectors?: number[] | null;
             /** @enum {string} */
             stage: "NONE" | "CALLUS" | "INITIALS" | "ROOTED" | "FILLED" | "MATURE";
         };
         LossCount: {
             /** @enum {string} */
-            cause: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST";
+            cause: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | "HORMONE_BURN" | "OTHER";
             /** Format: int32 */
             count: number;
         };
         Lost: {
             /** @enum {string} */
-            cause: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST";
+            cause: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | "HORMONE_BURN" | "OTHER";
+            words?: string | null;
         };
         ManyRecorded: {
             records: components["schemas"]["RecordedOn"][];
         };
         ManyRequest: {
             codes: string[];
-            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["StoodInWater"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"];
+            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["StoodInWater"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"] | components["schemas"]["WrapSeen"];
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "WRAP_SEEN" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note?: string | null;
             /** Format: date-time */
             occurredAt?: string | null;
+            /** Format: date */
+            occurredOn?: string | null;
         } & ({
             details: components["schemas"]["Chosen"];
             /** @enum {string} */
@@ -3163,6 +3192,10 @@ export interface components {
             /** @enum {string} */
             kind: "RERUNG";
         } | {
+            details: components["schemas"]["Setting"];
+            /** @enum {string} */
+            kind: "SET";
+        } | {
             details: components["schemas"]["Severed"];
             /** @enum {string} */
             kind: "SEVERED";
@@ -3182,6 +3215,10 @@ export interface components {
             details: components["schemas"]["Withdrawn"];
             /** @enum {string} */
             kind: "WITHDRAWN";
+        } | {
+            details: components["schemas"]["WrapSeen"];
+            /** @enum {string} */
+            kind: "WRAP_SEEN";
         });
         Mapping: {
             columns: components["schemas"]["ColumnSource"][];
@@ -3381,7 +3418,7 @@ export interface components {
         };
         Moved: {
             /** @enum {string|null} */
-            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND" | null;
+            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND" | "MONTH" | null;
             /** Format: int64 */
             placeId?: number | null;
             /** @enum {string} */
@@ -3410,6 +3447,12 @@ export interface components {
             rootRun: "GROUND" | "POT";
         };
         Noted: Record<string, never>;
+        NotMeasured: {
+            /** Format: double */
+            takenAs: number | null;
+            /** @enum {string} */
+            what: "RING" | "WOOD" | "POSITION" | "LEAVES" | "FROM_UNION" | "LEAN" | "SECTORS" | "FILL";
+        };
         NumbersQuery: {
             /** Format: date */
             by: string;
@@ -3468,7 +3511,7 @@ export interface components {
             /** Format: date */
             from: string;
             /** @enum {string} */
-            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND";
+            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND" | "MONTH";
             /** Format: date */
             mossUntil: string | null;
             mother: string;
@@ -3665,7 +3708,7 @@ export interface components {
         };
         PlantView: {
             /** @enum {string} */
-            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND";
+            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND" | "MONTH";
             /** Format: date */
             mossSince: string | null;
             /** Format: date */
@@ -3691,7 +3734,7 @@ export interface components {
             ballMl: number;
             chosen: string | null;
             /** @enum {string} */
-            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND";
+            ladder: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND" | "MONTH";
             /** Format: int32 */
             leaves: number;
             /** Format: double */
@@ -3711,15 +3754,15 @@ export interface components {
         Potted: {
             circlingTrimmed?: boolean | null;
             /** @enum {string|null} */
-            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND" | null;
-            /** @enum {string} */
-            medium: "LIGHT_MIX" | "MOSS_STAGE" | "GROUND" | "GARDEN_SOIL" | "HEAVY_COMPOST" | "PEAT_AND_BARK";
+            ladder?: "IN_LEAF" | "LONG_SHADE" | "DORMANT" | "MOSS_TRAY" | "GROUND" | "MONTH" | null;
+            /** @enum {string|null} */
+            medium?: "LIGHT_MIX" | "MOSS_STAGE" | "GROUND" | "GARDEN_SOIL" | "HEAVY_COMPOST" | "PEAT_AND_BARK" | null;
             /** @enum {string|null} */
             oldMedium?: "LEFT_ON" | "TEASED_OUT" | null;
             /** Format: int64 */
             placeId?: number | null;
             pot?: string | null;
-            potMl: number | string;
+            potMl?: number | string | null;
         };
         PottingView: {
             /** Format: double */
@@ -3870,6 +3913,8 @@ export interface components {
             medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
             /** @enum {string} */
             method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
+            /** @enum {string|null} */
+            watering: "BY_THE_SUM" | "NEVER" | "WEEKLY" | null;
             /** @enum {string} */
             wound: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED";
             /** @enum {string} */
@@ -3895,6 +3940,8 @@ export interface components {
             medium: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL";
             /** @enum {string} */
             method: "AIR" | "SOFT_TIP" | "FOIL_START" | "POT_STOOL" | "GROUND" | "SUCKER" | "JAR" | "CUTTING";
+            /** @enum {string|null} */
+            watering?: "BY_THE_SUM" | "NEVER" | "WEEKLY" | null;
             /** @enum {string} */
             wound: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED";
             /** @enum {string} */
@@ -3943,12 +3990,14 @@ export interface components {
         RecordRequest: {
             /** Format: uuid */
             corrects?: string | null;
-            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["StoodInWater"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"];
+            details: components["schemas"]["Chosen"] | components["schemas"]["CutPlanned"] | components["schemas"]["Deferred"] | components["schemas"]["Looked"] | components["schemas"]["Lost"] | components["schemas"]["Moved"] | components["schemas"]["Noted"] | components["schemas"]["Observed"] | components["schemas"]["Potted"] | components["schemas"]["Released"] | components["schemas"]["Rerung"] | components["schemas"]["Severed"] | components["schemas"]["StoodInWater"] | components["schemas"]["Tended"] | components["schemas"]["ToppedUp"] | components["schemas"]["Withdrawn"] | components["schemas"]["WrapSeen"];
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "WRAP_SEEN" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note?: string | null;
             /** Format: date-time */
             occurredAt?: string | null;
+            /** Format: date */
+            occurredOn?: string | null;
         } & ({
             details: components["schemas"]["Chosen"];
             /** @enum {string} */
@@ -3994,6 +4043,10 @@ export interface components {
             /** @enum {string} */
             kind: "RERUNG";
         } | {
+            details: components["schemas"]["Setting"];
+            /** @enum {string} */
+            kind: "SET";
+        } | {
             details: components["schemas"]["Severed"];
             /** @enum {string} */
             kind: "SEVERED";
@@ -4013,6 +4066,10 @@ export interface components {
             details: components["schemas"]["Withdrawn"];
             /** @enum {string} */
             kind: "WITHDRAWN";
+        } | {
+            details: components["schemas"]["WrapSeen"];
+            /** @enum {string} */
+            kind: "WRAP_SEEN";
         });
         RecordView: {
             by: string;
@@ -4027,7 +4084,7 @@ export interface components {
             id: string;
             inForce: boolean;
             /** @enum {string} */
-            kind: "SET" | "LOOKED" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
+            kind: "SET" | "LOOKED" | "WRAP_SEEN" | "TOPPED_UP" | "RERUNG" | "STOOD_IN_WATER" | "TENDED" | "CHOSEN" | "CUT_PLANNED" | "SEVERED" | "POTTED" | "MOVED" | "OBSERVED" | "RELEASED" | "LOST" | "DEFERRED" | "NOTED" | "WITHDRAWN";
             note: string;
             /** Format: date-time */
             occurredAt: string;
@@ -4106,6 +4163,10 @@ export interface components {
             details: components["schemas"]["Withdrawn"];
             /** @enum {string} */
             kind: "WITHDRAWN";
+        } | {
+            details: components["schemas"]["WrapSeen"];
+            /** @enum {string} */
+            kind: "WRAP_SEEN";
         });
         Relabelling: {
             reason: string;
@@ -4117,8 +4178,8 @@ export interface components {
         Released: {
             /** Format: int32 */
             buriedNodes?: number | null;
-            /** @enum {string} */
-            destination: "SALE" | "PLANTED_OUT" | "MOTHER_STOCK";
+            /** @enum {string|null} */
+            destination?: "SALE" | "PLANTED_OUT" | "MOTHER_STOCK" | null;
         };
         ReleaseView: {
             checks: components["schemas"]["CheckView"][];
@@ -4133,11 +4194,19 @@ export interface components {
             sentence: string;
         };
         Rerung: {
+            hormone?: string | null;
+            hormonePpm?: number | string | null;
+            /** @enum {string|null} */
+            medium?: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL" | null;
+            nurseRoots?: boolean | null;
             /** Format: int64 */
             recipeId?: number | null;
             /** Format: int32 */
             recipeNumber?: number | null;
-            ringMm: number | string;
+            ringMm?: number | string | null;
+            /** @enum {string|null} */
+            wound?: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED" | null;
+            wrapped?: components["schemas"]["BallAsWrappedSent"] | null;
         };
         Retirement: {
             /** Format: date */
@@ -4206,42 +4275,49 @@ export interface components {
             /** Format: double */
             diameterMm: number;
             /** Format: double */
-            fromUnionMm: number;
+            fromUnionMm: number | null;
             fruitToKeep: boolean;
+            hollow: boolean | null;
             /** Format: double */
-            leanDeg: number;
+            leanDeg: number | null;
             /** Format: int32 */
-            leavesBeyond: number;
+            leavesBeyond: number | null;
             /** Format: int64 */
             limbId: number | null;
-            /** @enum {string} */
-            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
+            /** @enum {string|null} */
+            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK" | null;
+            /** Format: double */
+            ringMm: number | null;
             /** @enum {string|null} */
             school: "IN_LEAF" | "DORMANT" | "SPRING" | null;
             specimen: boolean;
             /** Format: int64 */
             trialSlotId: number | null;
-            /** @enum {string} */
-            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+            /** @enum {string|null} */
+            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+            wrapped: components["schemas"]["BallAsWrapped"] | null;
         };
         RowRequestSent: {
             diameterMm: number | string;
-            fromUnionMm: number | string;
+            fromUnionMm?: number | string | null;
             fruitToKeep: boolean;
-            leanDeg: number;
+            hollow?: boolean | null;
+            leanDeg?: number | null;
             /** Format: int32 */
-            leavesBeyond: number;
+            leavesBeyond?: number | null;
             /** Format: int64 */
             limbId?: number | null;
-            /** @enum {string} */
-            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
+            /** @enum {string|null} */
+            position?: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK" | null;
+            ringMm?: number | string | null;
             /** @enum {string|null} */
             school?: "IN_LEAF" | "DORMANT" | "SPRING" | null;
             specimen: boolean;
             /** Format: int64 */
             trialSlotId?: number | null;
-            /** @enum {string} */
-            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+            /** @enum {string|null} */
+            wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+            wrapped?: components["schemas"]["BallAsWrappedSent"] | null;
         };
         RulesEdit: {
             /** Format: int32 */
@@ -4374,21 +4450,23 @@ export interface components {
         };
         Setting: {
             diameterMm: number | string;
-            fromUnionMm: number | string;
+            fromUnionMm?: number | string | null;
             fruitToKeep: boolean;
             hand?: string | null;
+            hollow?: boolean | null;
             hormone?: string | null;
-            leanDeg: number;
+            leanDeg?: number | null;
             /** Format: int32 */
-            leavesBeyond: number;
-            /** @enum {string} */
-            position: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK";
-            ringMm: number | string;
+            leavesBeyond?: number | null;
+            /** @enum {string|null} */
+            position?: "BELOW_NODE" | "BETWEEN_NODES" | "NODE_IN_RING" | "AT_FORK" | null;
+            ringMm?: number | string | null;
             /** @enum {string} */
             school: "IN_LEAF" | "DORMANT" | "SPRING";
             specimen: boolean;
-            /** @enum {string} */
-            wood: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER";
+            /** @enum {string|null} */
+            wood?: "SOFT" | "ONE_TWO" | "THREE_FOUR" | "OLDER" | null;
+            wrapped?: components["schemas"]["BallAsWrappedSent"] | null;
         };
         SettingWindow: {
             /** Format: date */
@@ -4420,16 +4498,19 @@ export interface components {
             own: boolean;
         };
         Severed: {
+            aboveLimb?: boolean | null;
             fruitLeft?: boolean | null;
             leafCm2?: number | null;
             /** Format: int32 */
-            leavesBefore: number;
+            leavesBefore?: number | null;
             /** Format: int32 */
             leavesHalved?: number | null;
             /** Format: int32 */
-            leavesLeft: number;
+            leavesLeft?: number | null;
             /** Format: int64 */
             placeId?: number | null;
+            /** Format: int32 */
+            plants?: number | null;
             /** @enum {string|null} */
             shelter?: "OPEN_SUN" | "OPEN_SHADE" | "TUNNEL_SHADE" | "MIST_TENT" | null;
         };
@@ -4777,6 +4858,7 @@ export interface components {
             cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
             /** @enum {string} */
             work: "REWET" | "REWRAP" | "RELIEVE" | "CUT_BRIDGE" | "CLEAN_OUT" | "PROTECT" | "RESCORE" | "VENT" | "TREAT_PESTS" | "COVER" | "LOOSEN_TIE" | "UPSIZE" | "SOAK" | "NEXT_SEASON" | "PROP" | "REST_TIP" | "CHANGE_WATER" | "TIDY_STUB" | "CARRY_OVER" | "HOLD_SPRING" | "HOLD_FRUIT" | "HOLD_DORMANT";
+            wrapped?: components["schemas"]["BallAsWrappedSent"] | null;
         };
         ToPot: {
             code: string;
@@ -4791,7 +4873,7 @@ export interface components {
             why: "SEVERED" | "OUT_OF_MOSS" | "CUT_TODAY";
         };
         ToppedUp: {
-            waterMl: number | string;
+            waterMl?: number | string | null;
         };
         ToSever: {
             /** Format: date */
@@ -4803,7 +4885,7 @@ export interface components {
             /** Format: date */
             driesOn: string | null;
             /** Format: double */
-            fillPercent: number;
+            fillPercent: number | null;
             first: string[];
             fruitToKeep: boolean;
             /** @enum {string} */
@@ -4978,6 +5060,11 @@ export interface components {
             /** @enum {string} */
             wound: "RING_SCRAPED" | "RING_UNSCRAPED" | "RING_AND_TOURNIQUET" | "TOURNIQUET" | "BARK_SCRAPED" | "LEAF_STRIPPED" | "UNWOUNDED";
         };
+        WrapSeen: {
+            conditions: ("DRY" | "WET" | "ROT" | "BRIDGED" | "WRAP_OPEN" | "MEDIUM_LOST" | "PESTS" | "ALGAE" | "SLIPPED" | "CONSTRICTED" | "TOP_WILTED" | "TOP_DEAD" | "DETACHED")[];
+            /** @enum {string|null} */
+            openedBy?: "BIRDS" | "SQUIRRELS" | "WIND" | "ANTS" | null;
+        };
         Year: {
             /** Format: int32 */
             lost: number;
@@ -5005,7 +5092,8 @@ export interface operations {
         parameters: {
             query?: {
                 batch?: string | null;
-                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | null;
+                bridging?: "LOW" | "MODERATE" | "HIGH" | null;
+                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | "HORMONE_BURN" | "OTHER" | null;
                 cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
                 cursor?: string | null;
                 hand?: string | null;
@@ -5868,7 +5956,8 @@ export interface operations {
         parameters: {
             query?: {
                 batch?: string | null;
-                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | null;
+                bridging?: "LOW" | "MODERATE" | "HIGH" | null;
+                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | "HORMONE_BURN" | "OTHER" | null;
                 cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
                 cursor?: string | null;
                 hand?: string | null;
@@ -6433,8 +6522,9 @@ export interface operations {
         parameters: {
             query?: {
                 batch?: string | null;
-                by?: "SPECIES" | "VARIETY" | "MOTHER" | "PLACE" | "RECIPE" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "WOOD" | "POSITION" | "WEEK" | "HAND" | "YEAR";
-                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | null;
+                bridging?: "LOW" | "MODERATE" | "HIGH" | null;
+                by?: "SPECIES" | "VARIETY" | "MOTHER" | "PLACE" | "RECIPE" | "WOUND" | "HORMONE" | "MEDIUM" | "WRAP" | "COVER" | "WOOD" | "POSITION" | "BRIDGING" | "WEEK" | "HAND" | "YEAR";
+                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | "HORMONE_BURN" | "OTHER" | null;
                 cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
                 cursor?: string | null;
                 hand?: string | null;
@@ -7789,7 +7879,8 @@ export interface operations {
         parameters: {
             query?: {
                 batch?: string | null;
-                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | null;
+                bridging?: "LOW" | "MODERATE" | "HIGH" | null;
+                cause?: "TOO_LATE" | "BRIDGED" | "DRIED" | "ROTTED" | "ANIMALS" | "BROKE" | "SLIPPED" | "TOP_DIED" | "NO_ROOTS" | "WILTED_AFTER" | "COLLAR_ROT" | "OVERWATERED" | "WINTER" | "LABEL_LOST" | "HORMONE_BURN" | "OTHER" | null;
                 cover?: "CLEAR" | "BLACK" | "FOIL" | "WHITE" | null;
                 cursor?: string | null;
                 hand?: string | null;

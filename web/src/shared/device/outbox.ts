@@ -14,6 +14,8 @@ export interface ToRecord {
   details: Record<string, unknown>
   note?: string
   corrects?: string
+  /** the day alone, where it was done before today */
+  occurredOn?: string
   seenRevision?: number
   /** taken with it: it goes after it */
   photo?: Blob | null
@@ -90,8 +92,9 @@ export const useOutbox = defineStore('outbox', () => {
         // as it goes over the wire: what a form still holds on to can't be stored
         details: JSON.parse(JSON.stringify(what.details)) as Record<string, unknown>,
         note: what.note ?? '',
-        occurredAt: nurseryNow().toISOString(),
+        ...(what.occurredOn ? { occurredOn: what.occurredOn } : { occurredAt: nurseryNow().toISOString() }),
       },
+      madeAt: nurseryNow().toISOString(),
       codes: [...what.codes],
       refusal: '',
       page: __PAGE_VERSION__,

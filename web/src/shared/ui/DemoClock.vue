@@ -1,18 +1,22 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { Problem } from '../api/client'
 import { addDays, dayText, weekdayText } from '../dates'
 import { useSession } from '../session'
+import DayField from './DayField.vue'
 import { toast } from './toasts'
 
 /** The demo's own day, which can be moved forward. */
 const session = useSession()
 const queries = useQueryClient()
 const busy = ref(false)
+const { t } = useI18n()
+/** the day that it is moved to, once one is typed or picked */
+const to = computed({ get: () => session.today, set: (day: string) => day > session.today && void move(day) })
 
 async function move(to: string): Promise<void> {
-  if (!to) return
   busy.value = true
   try {
     await session.moveClock(to)
@@ -35,16 +39,14 @@ async function move(to: string): Promise<void> {
     <button class="btn min-h-10 px-2" :disabled="busy" @click="move(addDays(session.today, 7))">
       + week
     </button>
-    <label class="hidden items-center gap-1 xl:flex">
-      to
-      <input
-        type="date"
-        class="input min-h-10 w-40 px-2"
-        :min="session.today"
-        :value="session.today"
-        :disabled="busy"
-        @change="move(($event.target as HTMLInputElement).value)"
-      />
-    </label>
+    <DayField
+      v-model="to"
+      class="hidden xl:grid"
+      :label="t('when.moveTo')"
+      hide-label
+      ahead
+      :min="session.today"
+      :disabled="busy"
+    />
   </div>
 </template>

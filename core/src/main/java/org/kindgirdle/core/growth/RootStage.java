@@ -21,11 +21,13 @@ public enum RootStage {
     private final ToDoubleFunction<HouseRules> begins;
     private final Rule drinks;
     private final Rule maturity;
+    private final Rule fill;
 
     RootStage(ToDoubleFunction<HouseRules> begins) {
         this.begins = begins;
         this.drinks = Rule.of("stage." + name() + ".drinks");
         this.maturity = Rule.of("stage." + name() + ".maturity");
+        this.fill = Rule.of("stage." + name() + ".fill");
     }
 
     RootStage() {
@@ -33,6 +35,7 @@ public enum RootStage {
         this.begins = rules -> rules.of(rule);
         this.drinks = Rule.of("stage." + name() + ".drinks");
         this.maturity = Rule.of("stage." + name() + ".maturity");
+        this.fill = Rule.of("stage." + name() + ".fill");
     }
 
     /** Share of the time to a full ball at which it begins. */
@@ -53,6 +56,11 @@ public enum RootStage {
     /** How far its roots supply what their volume could, 0 to 1. */
     public double maturity(HouseRules rules) {
         return rules.of(maturity);
+    }
+
+    /** How much of the ball is taken as rooted where a look says nothing of it, 0 to 100 %. */
+    public double fillTakenPercent(HouseRules rules) {
+        return rules.of(fill);
     }
 
     /** Whether roots have come as far as another stage, or farther. */

@@ -18,7 +18,9 @@ public enum Ladder {
     /** pure moss in a tray of water, moved on when it is full */
     MOSS_TRAY,
     /** straight into the ground: shade cloth or fleece over it for a while, and released there when it has grown */
-    GROUND;
+    GROUND,
+    /** a month in shade, then out */
+    MONTH;
 
     private final Map<Rung, Rule> days = new EnumMap<>(Rung.class);
 

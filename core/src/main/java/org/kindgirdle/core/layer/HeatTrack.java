@@ -31,7 +31,7 @@ final class HeatTrack {
     private final double speed;
 
     HeatTrack(LayerState state, LayerContext context) {
-        this(state, context, context.factors(state.set().wood()).speed());
+        this(state, context, context.factors(state.set().woodTaken()).speed());
     }
 
     /** @param speed of the recipe that it goes by now, on its wood */
@@ -46,17 +46,17 @@ final class HeatTrack {
                 cover = change.cover();
             }
         }
-        leg(ring, cover, otherwise, state.set().wood(), context);
+        leg(ring, cover, otherwise, state.set().woodTaken(), context);
         for (LayerState.CoverFrom change : state.covers()) {
             if (change.on().isAfter(ring)) {
                 if (otherwise.isAfter(last().from()) && otherwise.isBefore(change.on())) {
-                    leg(otherwise, coverNow(), otherwise, state.set().wood(), context);
+                    leg(otherwise, coverNow(), otherwise, state.set().woodTaken(), context);
                 }
-                leg(change.on(), change.cover(), otherwise, state.set().wood(), context);
+                leg(change.on(), change.cover(), otherwise, state.set().woodTaken(), context);
             }
         }
         if (otherwise.isAfter(last().from())) {
-            leg(otherwise, coverNow(), otherwise, state.set().wood(), context);
+            leg(otherwise, coverNow(), otherwise, state.set().woodTaken(), context);
         }
     }
 

@@ -30,6 +30,8 @@ import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.set.RootRun;
 import org.kindgirdle.core.set.Vigour;
 import org.kindgirdle.core.set.Wood;
+import org.kindgirdle.core.units.MissingValueException;
+import org.kindgirdle.core.units.Require;
 
 /**
  * Everything beside its journal that a layer's projection depends on.
@@ -66,26 +68,26 @@ public record LayerContext(
 
     /** The same with the plant at another place once it is severed. */
     public LayerContext standingIn(PlaceClimate other) {
-        return copy(before, other, kept);
+        return copy(recipe, before, other, kept);
     }
 
     /** The same for a ring that went by another recipe before: what it has gathered until then it has by that one. */
     public LayerContext goneOnFrom(Recipe other) {
-        return copy(other, plantClimate, kept);
+        return copy(recipe, other, plantClimate, kept);
     }
 
     /** The same for a layer of which this was worked out before; it is used where nothing that it rests on has changed. */
     public LayerContext keeping(@Nullable TimeToReady ready) {
-        return copy(before, plantClimate, ready);
+        return copy(recipe, before, plantClimate, ready);
     }
 
-    private LayerContext copy(@Nullable Recipe earlier, PlaceClimate where, @Nullable TimeToReady ready) {
+    private LayerContext copy(Recipe by, @Nullable Recipe earlier, PlaceClimate where, @Nullable TimeToReady ready) {
         return new LayerContext(
                 climate,
                 exposure,
                 species,
                 time,
-                recipe,
+                by,
                 earlier,
                 vigour,
                 rootRun,
@@ -98,13 +100,41 @@ public record LayerContext(
                 ready);
     }
 
-    /** The cuts and the ball of a layer on its branch. */
+    /**
+     * The same for a layer that was ringed again otherwise than its recipe says: what was said of that ring counts from
+     * then on.
+     *
+     * @throws MissingValueException if it went on by another recipe since and this does not say by which before
+     */
+    public LayerContext asRerung(LayerState state) {
+        LayerRecord.Rerung again = state.rerung();
+        if (again == null || again.wound() == null && again.hormonePpm() == null && again.medium() == null) {
+            return this;
+        }
+        boolean wentOnSince = before != null && wrappedBy(state) == before;
+        Recipe made = (wentOnSince ? Require.present("before", before) : recipe)
+                .with(again.wound(), again.hormonePpm(), again.medium());
+        return wentOnSince ? copy(recipe, made, plantClimate, kept) : copy(made, before, plantClimate, kept);
+    }
+
+    /** The cuts and the ball of a layer on its branch, as they were really made. */
     RingAndBall ball(LayerState state) {
-        return recipe.ball(
-                rules,
-                state.set().diameterMm(),
-                species.bridgesReadily(),
-                state.bridgedBefore() || state.attempts() > 0);
+        return recipe.ballAsMade(
+                rules, state.set().diameterMm(), species.bridgesReadily(), ringMm(state), state.wrapped());
+    }
+
+    /**
+     * Width of its ring, mm, 0 where none was cut: as it was cut, or, where nobody measured it, as it was asked for.
+     */
+    public double ringMm(LayerState state) {
+        double ring = state.ringMm() != null
+                ? state.ringMm()
+                : RingAndBall.of(rules, state.set().diameterMm(), species.bridgesReadily(), false)
+                        .ringMm();
+        for (int again = 0; again < state.ringsSince(); again++) {
+            ring = RingAndBall.againMm(rules, ring);
+        }
+        return ring;
     }
 
     /** Days of the year without leaves where it grew up; null if it keeps them. */

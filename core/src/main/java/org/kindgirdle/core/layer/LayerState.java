@@ -3,6 +3,7 @@ package org.kindgirdle.core.layer;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import io.soabase.recordbuilder.core.RecordBuilder.BuilderMode;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -10,16 +11,23 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.PlantState;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.Sectors;
+import org.kindgirdle.core.set.BallAsWrapped;
 
 /**
  * What the journal of a layer says, with no weather and no rule in it yet.
  *
  * @param set as it was set, with what was wanted otherwise since
+ * @param ringMm width of the last ring that was measured, 0 where none was cut; null if none was measured
+ * @param ringsSince rings cut again since that one, which nobody measured
+ * @param rerung the last ring, where it was cut again; null if it was not
+ * @param wrapped the ball as it was wrapped last; null for the one that its ring asks for
  * @param ringedOn the last ring
  * @param looks since the last ring, oldest first
  * @param looksEver looks at every ring it has had
+ * @param wrapsSeen looks at the wrap alone since the last ring, oldest first
  * @param topUps times that water was added
  * @param conditions found and not yet mended
  * @param covers changes of cover, oldest first
@@ -44,13 +52,17 @@ public record LayerState(
         LayerPhase phase,
         LayerRecord.Setting set,
         LocalDate setOn,
-        double ringMm,
+        @Nullable Double ringMm,
+        int ringsSince,
+        LayerRecord.@Nullable Rerung rerung,
+        @Nullable BallAsWrapped wrapped,
         LocalDate ringedOn,
         int attempts,
         int rescores,
         boolean bridgedBefore,
         List<LookOn> looks,
         int looksEver,
+        List<WrapOn> wrapsSeen,
         int topUps,
         Set<Condition> conditions,
         List<CoverFrom> covers,
@@ -77,6 +89,9 @@ public record LayerState(
 
     /** A look and its day. */
     public record LookOn(LocalDate on, LayerRecord.Looked look) {}
+
+    /** A look at the wrap alone and its day. */
+    public record WrapOn(LocalDate on, LayerRecord.WrapSeen seen) {}
 
     /** A cover and the first day it counts. */
     public record CoverFrom(LocalDate on, Cover cover) {}
@@ -124,6 +139,7 @@ public record LayerState(
 
     public LayerState {
         looks = List.copyOf(looks);
+        wrapsSeen = List.copyOf(wrapsSeen);
         conditions = Set.copyOf(conditions);
         covers = List.copyOf(covers);
         conflicts = List.copyOf(conflicts);
@@ -134,14 +150,61 @@ public record LayerState(
         return hasNoBall() ? RootStage.NONE : last().look().stage();
     }
 
-    /** At the last look since the ring; empty before any, and after it was cleaned out. */
-    public Sectors sectors() {
-        return hasNoBall() ? Sectors.empty() : last().look().sectors();
+    /**
+     * As they were seen last since the ring; empty before any look, and after it was cleaned out. Null if nobody looked
+     * round it.
+     */
+    public @Nullable Sectors sectors() {
+        if (hasNoBall()) {
+            return Sectors.empty();
+        }
+        Sectors seen = null;
+        for (LookOn one : looks) {
+            seen = one.look().sectors() == null ? seen : one.look().sectors();
+        }
+        return seen;
     }
 
-    /** How much of the ball was rooted at that look, 0 to 100 %. */
-    public double fillPercent() {
-        return hasNoBall() ? 0 : last().look().fillPercent();
+    /**
+     * How much of the ball was rooted, 0 to 100 %: as it was said last of the stage that was seen last; null if nobody
+     * said it of that.
+     */
+    public @Nullable Double fillPercent() {
+        if (hasNoBall()) {
+            return Double.valueOf(0);
+        }
+        Double said = null;
+        for (LookOn one : looks) {
+            boolean isThat = one.look().stage() == last().look().stage() && one.look().fillPercent() != null;
+            said = isThat ? one.look().fillPercent() : said;
+        }
+        return said;
+    }
+
+    /** The same, or what the house takes for its stage where nobody said. */
+    public double fillTakenPercent(HouseRules rules) {
+        Double said = fillPercent();
+        return said == null ? last().look().fillTakenPercent(rules) : said;
+    }
+
+    /** What a sum may need and nobody measured. */
+    public Set<Unmeasured> unmeasured() {
+        Set<Unmeasured> all = EnumSet.noneOf(Unmeasured.class);
+        addIf(all, Unmeasured.RING, ringMm == null || ringsSince > 0);
+        addIf(all, Unmeasured.WOOD, set.wood() == null);
+        addIf(all, Unmeasured.POSITION, set.position() == null);
+        addIf(all, Unmeasured.LEAVES, set.leavesBeyond() == null);
+        addIf(all, Unmeasured.FROM_UNION, set.fromUnionMm() == null);
+        addIf(all, Unmeasured.LEAN, set.leanDeg() == null);
+        addIf(all, Unmeasured.SECTORS, sectors() == null);
+        addIf(all, Unmeasured.FILL, fillPercent() == null);
+        return all;
+    }
+
+    private static void addIf(Set<Unmeasured> all, Unmeasured one, boolean is) {
+        if (is) {
+            all.add(one);
+        }
     }
 
     private boolean hasNoBall() {

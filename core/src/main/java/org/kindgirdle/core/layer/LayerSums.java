@@ -20,8 +20,10 @@ import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepInputs;
 import org.kindgirdle.core.look.NextStepRules;
+import org.kindgirdle.core.look.Sectors;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.Method;
+import org.kindgirdle.core.set.Watering;
 import org.kindgirdle.core.verdict.Verdict;
 
 /**
@@ -31,6 +33,7 @@ import org.kindgirdle.core.verdict.Verdict;
 final class LayerSums {
 
     private static final Rule JAR_WATER_DAYS = Rule.of("method.JAR.water");
+    private static final Rule WEEKLY_DAYS = Rule.of("top-up.weekly");
     private static final Rule ESTABLISH_DAYS = Rule.of("next.establish");
     private static final Rule NEAR_DAYS = Rule.of("next.near-frost");
     private static final Rule LONG_WAIT_DAYS = Rule.of("next.long-wait");
@@ -67,7 +70,7 @@ final class LayerSums {
         this.state = state;
         this.context = context;
         this.rules = context.rules();
-        this.factors = context.factors(state.set().wood());
+        this.factors = context.factors(state.set().woodTaken());
         this.heat = new HeatTrack(state, context, factors.speed());
         List<StageSeen> seen = new ArrayList<>();
         for (LayerState.LookOn look : state.looks()) {
@@ -104,8 +107,13 @@ final class LayerSums {
         if (context.recipe().method() == Method.JAR) {
             return state.wateredOn().plusDays(rules.count(JAR_WATER_DAYS));
         }
-        LocalDate due = dryOn.isBefore(today) ? today : dryOn;
-        return isLeftFrozen(due) ? context.seasons().thaw(due) : dryOn;
+        LocalDate wanted = isWateredWeekly() ? state.wateredOn().plusDays(rules.count(WEEKLY_DAYS)) : dryOn;
+        LocalDate due = wanted.isBefore(today) ? today : wanted;
+        return isLeftFrozen(due) ? context.seasons().thaw(due) : wanted;
+    }
+
+    private boolean isWateredWeekly() {
+        return context.wrappedBy(state).watering() == Watering.WEEKLY;
     }
 
     /** Whether a day freezes in dormancy: no ball is watered then. */
@@ -120,7 +128,8 @@ final class LayerSums {
 
     /** Days between which it is best looked at next. */
     NextLook nextLook(boolean growing, boolean held) {
-        LocalDate last = lastLook();
+        // in dormancy the wrap alone is looked at, and whoever did so has seen it
+        LocalDate last = growing ? lastLook() : lastSeen();
         return NextLook.after(
                 rules, last, state.stage(), heat.coverNow().isSeenThrough(), growing, held, ready, heat::dayReaching);
     }
@@ -130,6 +139,14 @@ final class LayerSums {
         return state.looks().isEmpty()
                 ? state.ringedOn()
                 : state.looks().get(state.looks().size() - 1).on();
+    }
+
+    /** The last day since the ring on which its roots or its wrap were seen. */
+    private LocalDate lastSeen() {
+        List<LayerState.WrapOn> wraps = state.wrapsSeen();
+        LocalDate wrap =
+                wraps.isEmpty() ? LocalDate.MIN : wraps.get(wraps.size() - 1).on();
+        return wrap.isAfter(lastLook()) ? wrap : lastLook();
     }
 
     /**
@@ -295,12 +312,13 @@ final class LayerSums {
     private NextStepInputs.Builder steady() {
         if (steady == null) {
             Seasons seasons = context.seasons();
+            Sectors sectors = state.sectors();
             steady = new NextStepInputs.Builder()
                     .set(NextStepFact.CONDITIONS, state.conditions())
                     .set(NextStepFact.LOOKED, !state.looks().isEmpty())
                     .set(NextStepFact.STAGE, state.stage())
-                    .set(NextStepFact.COVERAGE, state.sectors().coverage())
-                    .set(NextStepFact.WIDEST_GAP, state.sectors().widestGapDeg())
+                    .set(NextStepFact.COVERAGE, sectors == null ? null : sectors.coverage())
+                    .set(NextStepFact.WIDEST_GAP, sectors == null ? null : sectors.widestGapDeg())
                     .set(NextStepFact.STALLED_LOOKS, stalledLooks())
                     .set(NextStepFact.ATTEMPTS, state.attempts())
                     .set(NextStepFact.RESCORES, state.rescores())

@@ -15,5 +15,9 @@ public enum LossCause {
     COLLAR_ROT,
     OVERWATERED,
     WINTER,
-    LABEL_LOST
+    LABEL_LOST,
+    /** the bark above the ring blackened by too strong a hormone */
+    HORMONE_BURN,
+    /** none of these: said in words */
+    OTHER
 }

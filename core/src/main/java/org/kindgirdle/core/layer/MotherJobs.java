@@ -15,6 +15,7 @@ import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextLook;
 import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.NextStepRules;
+import org.kindgirdle.core.set.Watering;
 import org.kindgirdle.core.verdict.Verdict;
 
 /**
@@ -126,6 +127,7 @@ final class MotherJobs {
     /** Whether there is a ball that dries; a wet one is left to drain. */
     private boolean isWatered(Set<AlsoDo> alsoDo) {
         return context.recipe().method().hasMedium()
+                && context.wrappedBy(state).watering() != Watering.NEVER
                 && !alsoDo.contains(AlsoDo.VENT)
                 && !state.cleanedOut()
                 && !state.conditions().contains(Condition.MEDIUM_LOST);

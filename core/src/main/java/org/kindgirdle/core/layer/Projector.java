@@ -56,7 +56,7 @@ public final class Projector {
         this.rules = context.rules();
         this.today = today;
         LayerRecord.Setting set = state.set();
-        this.factors = context.factors(set.wood());
+        this.factors = context.factors(set.woodTaken());
         this.ball = context.ball(state);
         this.load = BranchLoad.of(
                 rules,
@@ -64,10 +64,10 @@ public final class Projector {
                 context.recipe().medium(),
                 context.recipe().containerG(),
                 set.diameterMm(),
-                set.fromUnionMm(),
+                set.fromUnionTakenMm(rules),
                 // what the ground or a bench carries bends nothing
-                context.recipe().method().hangs() ? set.leanDeg() : 0,
-                set.wood());
+                context.recipe().method().hangs() ? set.leanTakenDeg(rules) : 0,
+                set.woodTaken());
     }
 
     /**

@@ -15,6 +15,7 @@ import org.kindgirdle.core.harden.PlantState;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.pot.FirstMedium;
+import org.kindgirdle.core.set.BallAsWrapped;
 import org.kindgirdle.core.sever.Shelter;
 
 /** Plays the journal of one layer from its first record to its last. */
@@ -28,7 +29,11 @@ public final class Replay {
     private LayerRecord.@Nullable Chosen chosen;
     private @Nullable LocalDate cutPlannedOn;
     private LayerPhase phase = LayerPhase.ON_MOTHER;
-    private double ringMm;
+    private @Nullable Double ringMm;
+    private int ringsSince;
+    private LayerRecord.@Nullable Rerung rerung;
+    private @Nullable BallAsWrapped wrapped;
+    private final List<LayerState.WrapOn> wrapsSeen = new ArrayList<>();
     private LocalDate ringedOn = LocalDate.MIN;
     private int attempts;
     private int rescores;
@@ -127,12 +132,18 @@ public final class Replay {
         if (what instanceof LayerRecord.Setting set) {
             setEvent = event;
             ringMm = set.ringMm();
+            wrapped = set.wrapped();
             ringedOn = on;
             wateredOn = on;
         } else if (what instanceof LayerRecord.Chosen choice) {
             chosen = choice;
         } else if (what instanceof LayerRecord.Looked look) {
             look(on, look);
+        } else if (what instanceof LayerRecord.WrapSeen seenWrap) {
+            wrapsSeen.add(new LayerState.WrapOn(on, seenWrap));
+            // what only shows under the wrap stays as it was found
+            conditions.removeAll(Condition.OUTSIDE);
+            conditions.addAll(seenWrap.conditions());
         } else if (what instanceof LayerRecord.ToppedUp) {
             wateredOn = on;
             topUps++;
@@ -261,19 +272,24 @@ public final class Replay {
         bridgedBefore |= look.conditions().contains(Condition.BRIDGED);
     }
 
-    private void ringAgain(LocalDate on, LayerRecord.Rerung rerung) {
+    private void ringAgain(LocalDate on, LayerRecord.Rerung again) {
         // where nothing was cut before, it is the first ring, and none has failed
-        if (ringMm > 0) {
+        boolean isFirst = ringMm != null && ringMm == 0 && ringsSince == 0;
+        if (!isFirst) {
             attempts++;
         }
-        ringMm = rerung.ringMm();
-        if (goesOnBy(on, rerung.recipeId(), rerung.recipeNumber())) {
+        rerung = again;
+        wrapped = again.wrapped();
+        ringsSince = again.ringMm() == null ? ringsSince + 1 : 0;
+        ringMm = again.ringMm() == null ? ringMm : again.ringMm();
+        if (goesOnBy(on, again.recipeId(), again.recipeNumber())) {
             // its cover is the new recipe's
             covers.clear();
         }
         ringedOn = on;
         wateredOn = on;
         looks.clear();
+        wrapsSeen.clear();
         cleanedOut = false;
         letGo = false;
         rescoredOn = null;
@@ -296,6 +312,7 @@ public final class Replay {
         if (work.isWatering()) {
             wateredOn = on;
         }
+        wrapped = tended.wrapped() == null ? wrapped : tended.wrapped();
         if (tended.cover() != null) {
             covers.add(new LayerState.CoverFrom(on, tended.cover()));
         }
@@ -339,12 +356,16 @@ public final class Replay {
                 .set(leavesLeft == null ? wanted : wanted.with(leavesLeft))
                 .setOn(setEvent.on())
                 .ringMm(ringMm)
+                .ringsSince(ringsSince)
+                .rerung(rerung)
+                .wrapped(wrapped)
                 .ringedOn(ringedOn)
                 .attempts(attempts)
                 .rescores(rescores)
                 .bridgedBefore(bridgedBefore)
                 .looks(looks)
                 .looksEver(looksEver)
+                .wrapsSeen(wrapsSeen)
                 .topUps(topUps)
                 .conditions(conditions)
                 .covers(covers)

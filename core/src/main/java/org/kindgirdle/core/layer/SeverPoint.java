@@ -12,6 +12,7 @@ import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.look.Sectors;
 
 /**
  * What speaks for cutting a layer off its mother on a day, and what against it.
@@ -80,7 +81,8 @@ public record SeverPoint(PointKind kind, boolean speaksFor, double figure) {
         if (state.conditions().stream().anyMatch(SeverPoint::fails)) {
             points.add(yes(PointKind.BALL_FAILS));
         }
-        double coverage = state.sectors().coverage();
+        Sectors sectors = state.sectors();
+        double coverage = sectors == null ? 1 : sectors.coverage();
         if (full && coverage < rules.of(EVEN_COVERAGE)) {
             points.add(new SeverPoint(PointKind.ONE_SIDED, false, coverage));
         }

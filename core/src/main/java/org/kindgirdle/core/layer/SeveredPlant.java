@@ -52,9 +52,14 @@ public final class SeveredPlant {
         if (died && state.lossCause() != LossCause.WILTED_AFTER || !died && today.isBefore(until)) {
             return Optional.empty();
         }
+        if (severed.leavesDrawing().isEmpty() || state.fillPercent() == null) {
+            // what nobody measured teaches nothing
+            return Optional.empty();
+        }
         double supply =
                 LeafBalance.supplyCm2(rules, 1, layer.ball().mediumMl(), state.fillPercent() / 100, state.stage());
-        double asked = severed.leavesDrawing() * leafDraw(rules, severed, severed.shelter(), context, cut.on());
+        double asked =
+                severed.leavesDrawing().getAsDouble() * leafDraw(rules, severed, severed.shelter(), context, cut.on());
         return supply > 0 && asked > 0
                 ? Optional.of(new LearnedSupply.Plant(asked / supply, drooped || died))
                 : Optional.empty();

@@ -5,6 +5,8 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.house.HouseRules;
@@ -31,7 +33,10 @@ final class WaterBalance {
 
     /** From a day on another cover or stage counts, or a look says what is in the ball. */
     private record Turn(
-            LocalDate on, Cover cover, RootStage stage, LayerRecord.@org.jspecify.annotations.Nullable Looked look) {}
+            LocalDate on,
+            Cover cover,
+            RootStage stage,
+            @Nullable Set<Condition> found) {}
 
     WaterBalance(LayerState state, LayerContext context, RingAndBall ball, List<LayerState.CoverFrom> covers) {
         this.context = context;
@@ -58,18 +63,25 @@ final class WaterBalance {
                 later.add(new Turn(change.on(), change.cover(), stage, null));
             }
         }
+        for (LayerState.WrapOn seen : state.wrapsSeen()) {
+            if (seen.on().isAfter(watered)) {
+                later.add(new Turn(
+                        seen.on(), cover, stageBy(state, seen.on()), seen.seen().conditions()));
+            }
+        }
         for (LayerState.LookOn look : state.looks()) {
             if (look.on().isAfter(watered)) {
-                later.add(new Turn(look.on(), cover, look.look().stage(), look.look()));
+                later.add(new Turn(
+                        look.on(), cover, look.look().stage(), look.look().conditions()));
             }
         }
         later.sort(Comparator.comparing(Turn::on));
         for (Turn turn : later) {
             Turn before = turns.get(turns.size() - 1);
             turns.add(
-                    turn.look() == null
+                    turn.found() == null
                             ? new Turn(turn.on(), turn.cover(), before.stage(), null)
-                            : new Turn(turn.on(), before.cover(), turn.stage(), turn.look()));
+                            : new Turn(turn.on(), before.cover(), turn.stage(), turn.found()));
         }
     }
 
@@ -84,9 +96,9 @@ final class WaterBalance {
         LocalDate felt = turns.get(0).on();
         for (int i = 0; i < turns.size(); i++) {
             Turn turn = turns.get(i);
-            if (turn.look() != null) {
+            if (turn.found() != null) {
                 felt = turn.on();
-                lost = found(turn.look(), lost, trigger, water);
+                lost = found(turn.found(), lost, trigger, water);
             }
             LocalDate most = felt.plusDays(TopUp.mostDays(rules));
             boolean last = i + 1 == turns.size();
@@ -107,8 +119,8 @@ final class WaterBalance {
         double lost = 0;
         for (int i = 0; i < turns.size() && !turns.get(i).on().isAfter(day); i++) {
             Turn turn = turns.get(i);
-            if (turn.look() != null) {
-                lost = found(turn.look(), lost, trigger, water);
+            if (turn.found() != null) {
+                lost = found(turn.found(), lost, trigger, water);
             }
             LocalDate next = i + 1 < turns.size() ? turns.get(i + 1).on() : day;
             lost += lost(turn, turn.on(), next.isAfter(day) ? day : next, water);
@@ -116,11 +128,20 @@ final class WaterBalance {
         return Math.min(water, lost);
     }
 
-    private static double found(LayerRecord.Looked look, double lost, double trigger, double water) {
-        if (look.conditions().contains(Condition.DRY)) {
+    /** The stage that was last seen by a day. */
+    private static RootStage stageBy(LayerState state, LocalDate day) {
+        RootStage stage = RootStage.NONE;
+        for (LayerState.LookOn look : state.looks()) {
+            stage = look.on().isAfter(day) ? stage : look.look().stage();
+        }
+        return stage;
+    }
+
+    private static double found(Set<Condition> conditions, double lost, double trigger, double water) {
+        if (conditions.contains(Condition.DRY)) {
             return trigger;
         }
-        if (look.conditions().contains(Condition.WET)) {
+        if (conditions.contains(Condition.WET)) {
             return 0;
         }
         return Math.min(lost, Math.max(0, trigger - FOUND_MOIST * water));

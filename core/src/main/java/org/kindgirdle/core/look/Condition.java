@@ -1,5 +1,8 @@
 package org.kindgirdle.core.look;
 
+import java.util.EnumSet;
+import java.util.Set;
+
 /** What may be wrong with a layer when it is looked at. */
 public enum Condition {
     DRY,
@@ -14,5 +17,8 @@ public enum Condition {
     CONSTRICTED,
     TOP_WILTED,
     TOP_DEAD,
-    DETACHED
+    DETACHED;
+
+    /** Those that show without opening the wrap. */
+    public static final Set<Condition> OUTSIDE = Set.copyOf(EnumSet.complementOf(EnumSet.of(ROT, BRIDGED)));
 }

@@ -15,8 +15,10 @@ final class FullBall {
         if (in.is(NextStepFact.RESCORED_SINCE)) {
             return in.isFrostAtLeast(in.rules().count(Thresholds.NEAR_DAYS)) ? NextStep.WAIT : null;
         }
-        boolean uneven = !in.reaches(NextStepFact.COVERAGE, Thresholds.EVEN_COVERAGE)
-                || in.reaches(NextStepFact.WIDEST_GAP, Thresholds.WIDEST_GAP);
+        // where nobody looked round it, nobody knows that it is uneven
+        boolean uneven = in.isKnown(NextStepFact.COVERAGE)
+                && (!in.reaches(NextStepFact.COVERAGE, Thresholds.EVEN_COVERAGE)
+                        || in.reaches(NextStepFact.WIDEST_GAP, Thresholds.WIDEST_GAP));
         boolean time = in.isFrostAtLeast(in.establishDays() + in.rules().count(Thresholds.RESCORE_DAYS));
         return uneven && time && !in.reaches(NextStepFact.RESCORES, Thresholds.MAX_RESCORES) ? NextStep.RESCORE : null;
     }

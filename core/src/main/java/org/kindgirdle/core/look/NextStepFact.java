@@ -15,9 +15,9 @@ public enum NextStepFact implements FactName {
     LOOKED(Source.LOOK, Boolean.class),
     /** at the last look since the last ring, NONE before any */
     STAGE(Source.LOOK, RootStage.class),
-    /** share of the sectors with roots */
+    /** share of the sectors with roots; null where nobody looked round it */
     COVERAGE(Source.LOOK, 0, 1.0),
-    /** the longest run of sectors without roots, degrees */
+    /** the longest run of sectors without roots, degrees; null where nobody looked round it */
     WIDEST_GAP(Source.LOOK, 0, 360),
     /** more growing days have gone since the last look at the stage than the next look may wait */
     LOOK_OVERDUE(Source.FORECAST, Boolean.class),
@@ -117,7 +117,7 @@ public enum NextStepFact implements FactName {
     /** The value, if this input may have it. */
     @Nullable
     Object checked(@Nullable Object value) {
-        if (value == null && this == DAYS_TO_FROST) {
+        if (value == null && (this == DAYS_TO_FROST || this == COVERAGE || this == WIDEST_GAP)) {
             return null;
         }
         Object there = type.cast(Require.present(name(), value));

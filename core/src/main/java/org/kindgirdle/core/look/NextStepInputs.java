@@ -78,6 +78,10 @@ public final class NextStepInputs {
         return Boolean.TRUE.equals(values.get(name));
     }
 
+    boolean isKnown(NextStepFact name) {
+        return values.get(name) != null;
+    }
+
     double number(NextStepFact name) {
         return name.in(this).number();
     }

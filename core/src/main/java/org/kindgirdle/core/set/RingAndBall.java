@@ -33,6 +33,12 @@ public record RingAndBall(
     private static final Rule FILM_ROUND_MM = Rule.of("film.round");
     private static final Rule FILM_ALONG_MM = Rule.of("film.along");
 
+    /** No ball is longer than this, mm. */
+    private static final double MAX_LENGTH_MM = 1000;
+
+    /** How exactly the size of a ball of a given volume is found, as a share of it. */
+    private static final double SHAPE_TOLERANCE = 1e-12;
+
     /** The thinnest branch for which the sums hold, mm. */
     public static final double MIN_DIAMETER_MM = 1;
 
@@ -51,12 +57,22 @@ public record RingAndBall(
         if (bridgesReadily || bridgedBefore) {
             ring = Math.min(rules.of(WIDER_MOST_MM), rules.of(WIDER) * ring);
         }
-        double length = ring + rules.of(ABOVE_MM) + rules.of(BELOW_MM);
         double wall = clamp(rules.of(WALL_MORE_MM) + d, rules.of(WALL_LEAST_MM), rules.of(WALL_MOST_MM));
-        double diameter = d + 2 * wall;
-        double medium = (Math.PI / 6 * diameter * diameter * length - Math.PI / 4 * d * d * length) / 1000;
-        double film = (Math.PI * diameter + rules.of(FILM_ROUND_MM)) * (length + rules.of(FILM_ALONG_MM)) / 100;
-        return new RingAndBall(d, ring, length, diameter, medium, film);
+        return shaped(rules, d, ring, lengthMm(rules, ring), d + 2 * wall);
+    }
+
+    private static double lengthMm(HouseRules rules, double ring) {
+        return ring + rules.of(ABOVE_MM) + rules.of(BELOW_MM);
+    }
+
+    private static RingAndBall shaped(HouseRules rules, double d, double ring, double length, double across) {
+        double film = (Math.PI * across + rules.of(FILM_ROUND_MM)) * (length + rules.of(FILM_ALONG_MM)) / 100;
+        return new RingAndBall(d, ring, length, across, roundMl(d, length, across), film);
+    }
+
+    /** Medium of an ellipsoid round its limb, mL; negative where it is hardly thicker than that. */
+    private static double roundMl(double d, double length, double across) {
+        return (Math.PI / 6 * across * across * length - Math.PI / 4 * d * d * length) / 1000;
     }
 
     /**
@@ -92,6 +108,83 @@ public record RingAndBall(
     public RingAndBall withMediumMl(double mediumMl) {
         Require.within("mediumMl", mediumMl, 0, 100_000);
         return new RingAndBall(diameterMm, ringMm, ballLengthMm, ballDiameterMm, mediumMl, filmCm2);
+    }
+
+    /**
+     * The same with the ring as it was cut, and the ball over it as long as that ring asks.
+     *
+     * @param cutMm above 0 to 300
+     * @throws OutOfRangeException if ring, mm, is outside 0 to 300
+     */
+    public RingAndBall asCut(HouseRules rules, double cutMm) {
+        Require.positive("ring, mm,", cutMm);
+        Require.within("ring, mm,", cutMm, 0, 300);
+        return shaped(rules, diameterMm, cutMm, lengthMm(rules, cutMm), ballDiameterMm);
+    }
+
+    /**
+     * The same as it was wrapped. What of its shape nobody measured follows from what somebody did: of a volume alone, a
+     * ball of the proportions that were asked for.
+     *
+     * @throws OutOfRangeException if it is thinner than its limb
+     */
+    public RingAndBall asWrapped(HouseRules rules, BallAsWrapped made) {
+        made.checkAround(diameterMm);
+        Double volume = made.volumeMl();
+        Double length = made.lengthMm();
+        Double across = made.acrossMm();
+        if (volume == null) {
+            RingAndBall shaped = shaped(
+                    rules,
+                    diameterMm,
+                    ringMm,
+                    length == null ? ballLengthMm : length,
+                    across == null ? ballDiameterMm : across);
+            return shaped.withMediumMl(Math.max(0, shaped.mediumMl()));
+        }
+        double larger = length == null && across == null ? timesLarger(volume) : 1;
+        double along = length == null ? larger * ballLengthMm : length;
+        double round = across == null ? larger * ballDiameterMm : across;
+        if (length != null && across == null) {
+            round = Math.sqrt((volume * 1000 / length + Math.PI / 4 * diameterMm * diameterMm) * 6 / Math.PI);
+        } else if (length == null && across != null) {
+            double perMm = roundMl(diameterMm, 1, across);
+            along = perMm > 0 ? Math.min(MAX_LENGTH_MM, volume / perMm) : ballLengthMm;
+        }
+        return shaped(rules, diameterMm, ringMm, along, round).withMediumMl(volume);
+    }
+
+    /** How many times as long and wide a ball of these proportions is that holds so much, by halving. */
+    private double timesLarger(double volumeMl) {
+        double low = 0;
+        double high = 1;
+        while (roundMl(diameterMm, high * ballLengthMm, high * ballDiameterMm) < volumeMl) {
+            high *= 2;
+        }
+        while (high - low > SHAPE_TOLERANCE * high) {
+            double middle = (low + high) / 2;
+            if (roundMl(diameterMm, middle * ballLengthMm, middle * ballDiameterMm) < volumeMl) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return high;
+    }
+
+    /** How much of this ball lies on the tip side of the upper cut, mm, 0 or more: of a longer one more, of a shorter one less. */
+    public double aboveCutMm(HouseRules rules) {
+        return rules.of(ABOVE_MM) * beside(rules);
+    }
+
+    /** How much of this ball lies on the base side of the lower cut, mm, 0 or more. */
+    public double belowCutMm(HouseRules rules) {
+        return rules.of(BELOW_MM) * beside(rules);
+    }
+
+    /** Its length beside the ring, over that which is asked for. */
+    private double beside(HouseRules rules) {
+        return Math.max(0, ballLengthMm - ringMm) / (rules.of(ABOVE_MM) + rules.of(BELOW_MM));
     }
 
     /** Below this diameter, mm, the blade can go through the branch. */

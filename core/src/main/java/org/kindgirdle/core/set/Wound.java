@@ -1,5 +1,6 @@
 package org.kindgirdle.core.set;
 
+import java.util.Set;
 import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.house.Rule;
 
@@ -16,6 +17,9 @@ public enum Wound {
     private static final Factor PREFORMED = new Factor("unwounded.PREFORMED");
     private static final Factor SOFT = new Factor("unwounded.SOFT");
     private static final Factor WOODY = new Factor("unwounded.WOODY");
+
+    /** Those that take a band of bark off. */
+    public static final Set<Wound> RINGS = Set.of(RING_SCRAPED, RING_UNSCRAPED, RING_AND_TOURNIQUET);
 
     /** Whether a band of bark is taken off. */
     public boolean isRing() {

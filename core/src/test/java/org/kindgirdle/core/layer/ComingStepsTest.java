@@ -34,7 +34,7 @@ class ComingStepsTest {
                         .on(
                                 JULY,
                                 new LayerRecord.Looked(
-                                        RootStage.INITIALS, Sectors.empty(), 5, Set.of(Condition.BRIDGED))));
+                                        RootStage.INITIALS, Sectors.empty(), 5.0, Set.of(Condition.BRIDGED))));
     }
 
     @ParameterizedTest

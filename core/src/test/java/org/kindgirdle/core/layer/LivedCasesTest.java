@@ -79,7 +79,7 @@ class LivedCasesTest {
                 .setOn(MAY, School.IN_LEAF, false)
                 .look(severed, RootStage.FILLED, 3)
                 .on(severed, new LayerRecord.Severed(12, 12, 0, null, Shelter.MIST_TENT, false, null))
-                .on(severed, new LayerRecord.Potted(medium, 3000, ladder))
+                .on(severed, new LayerRecord.Potted(medium, 3000.0, ladder))
                 .on(severed, new LayerRecord.Tended(Work.TIDY_STUB, null));
     }
 

@@ -70,7 +70,7 @@ class OutcomeTest {
         assertThat(outcome(quince).rooted()).isTrue();
         assertThat(outcome(quince).established()).isNull();
         assertThat(outcome(quince).severedOn()).isEqualTo(JULY);
-        quince.on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000, null));
+        quince.on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000.0, null));
         quince.on(JULY.plusDays(60), new LayerRecord.Released(LayerRecord.Destination.SALE));
         assertThat(outcome(quince).established()).isTrue();
         assertThat(outcome(quince).endedOn()).isEqualTo(JULY.plusDays(60));

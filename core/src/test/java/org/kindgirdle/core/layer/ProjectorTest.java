@@ -150,7 +150,7 @@ class ProjectorTest {
     void after_severance_the_ladder_is_climbed_one_rung_at_a_time() {
         Carrow plant = new Carrow().set().look(JULY, RootStage.FILLED, 3).on(JULY, new LayerRecord.Severed(12, 6));
         assertThat(hardening(plant.asOf(JULY)).step()).isEqualTo(PlantStep.POT_UP);
-        plant.on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000, null));
+        plant.on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000.0, null));
         assertThat(hardening(plant.asOf(JULY.plusDays(9))).lacking()).containsExactly(HardenRule.DAYS_ON_RUNG);
         assertThat(hardening(plant.asOf(JULY.plusDays(10))).step()).isEqualTo(PlantStep.STEP_UP);
         plant.on(JULY.plusDays(10), new LayerRecord.Moved(Rung.SHADE))
@@ -167,7 +167,7 @@ class ProjectorTest {
         Carrow plant = new Carrow()
                 .set()
                 .on(JULY, new LayerRecord.Severed(12, 6))
-                .on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000, null))
+                .on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000.0, null))
                 .on(JULY.plusDays(10), new LayerRecord.Moved(Rung.SHADE));
         assertThat(hardening(plant.asOf(JULY.plusDays(24))).step()).isEqualTo(PlantStep.STEP_UP);
         plant.on(JULY.plusDays(20), new LayerRecord.Moved(Rung.SHADE, null, Ladder.LONG_SHADE));
@@ -202,7 +202,7 @@ class ProjectorTest {
         Carrow plant = new Carrow()
                 .set()
                 .on(JULY, new LayerRecord.Severed(12, 6))
-                .on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000, null))
+                .on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000.0, null))
                 .on(JULY.plusDays(40), new LayerRecord.Moved(Rung.OPEN));
         assertThat(hardening(plant.asOf(JULY.plusDays(47))).lacking())
                 .containsExactly(HardenRule.ROOTS_AT_EDGE, HardenRule.NEW_GROWTH);
@@ -233,7 +233,7 @@ class ProjectorTest {
                 .set()
                 .look(JUNE, RootStage.CALLUS, 0)
                 .look(JULY, RootStage.ROOTED, 1)
-                .on(JULY, new LayerRecord.ToppedUp(100));
+                .on(JULY, new LayerRecord.ToppedUp(100.0));
         LayerContext context = Carrow.context(Carrow.QUINCE);
         List<Estimate> learned = Estimate.sinceTheRing(quince.journal(), context);
         assertThat(learned).extracting(Estimate::stage).containsExactly(null, RootStage.CALLUS, RootStage.ROOTED);
@@ -350,7 +350,7 @@ class ProjectorTest {
         Carrow plant = new Carrow()
                 .set()
                 .on(JULY, new LayerRecord.Severed(12, 6))
-                .on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000, null))
+                .on(JULY, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 2000.0, null))
                 .on(october, new LayerRecord.Moved(Rung.OPEN))
                 .on(october, new LayerRecord.Observed(Set.of(PlantSign.ROOTS_AT_EDGE, PlantSign.NEW_GROWTH)));
         LocalDate day = LocalDate.of(2027, 4, 1);
@@ -382,7 +382,7 @@ class ProjectorTest {
         Carrow full = new Carrow().set().look(JULY, RootStage.FILLED, 3);
         assertThat(points(full, JULY)).contains("+FULL", "+ROOM_TO_ESTABLISH").noneMatch(one -> one.startsWith("-"));
         LocalDate october = LocalDate.of(2026, 10, 1);
-        full.on(october, new LayerRecord.ToppedUp(50));
+        full.on(october, new LayerRecord.ToppedUp(50.0));
         assertThat(points(full, october)).contains("+FULL", "+COVER_AT_HAND", "-TOO_NEAR_FROST", "-STANDS_THE_WINTER");
         Carrow rooted = new Carrow().set().look(JULY, RootStage.ROOTED, 1);
         assertThat(points(rooted, JULY)).contains("-NOT_FULL");

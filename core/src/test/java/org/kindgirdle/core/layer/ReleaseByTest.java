@@ -65,7 +65,7 @@ class ReleaseByTest {
                 .set()
                 .look(severed, RootStage.FILLED, 3)
                 .on(severed, new LayerRecord.Severed(12, 6))
-                .on(severed, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000, null));
+                .on(severed, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000.0, null));
         LocalDate there = severed.plusDays(48);
         assertThat(underWay(new ReleaseBy(there, there.minusDays(48)), plant, severed.plusDays(5)))
                 .isEqualTo(new LikelyNumber.UnderWay(true, 1));

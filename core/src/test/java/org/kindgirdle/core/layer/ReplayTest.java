@@ -25,7 +25,7 @@ class ReplayTest {
                 .look(DAY, RootStage.CALLUS, 0)
                 .look(DAY.plusDays(9), RootStage.ROOTED, 2)
                 .on(DAY.plusDays(12), new LayerRecord.Severed(10, 5))
-                .on(DAY.plusDays(12), new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 1500, null))
+                .on(DAY.plusDays(12), new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 1500.0, null))
                 .journal());
         LayerState straight = Replay.of(journal);
         Random random = new Random(3);
@@ -83,7 +83,7 @@ class ReplayTest {
                 .set()
                 .on(DAY, new LayerRecord.Tended(Work.COVER, Cover.BLACK))
                 .look(DAY, RootStage.CALLUS, 0, Condition.BRIDGED)
-                .on(DAY.plusDays(1), new LayerRecord.Rerung(38, 7L, 2))
+                .on(DAY.plusDays(1), new LayerRecord.Rerung(38.0, 7L, 2))
                 .journal());
         assertThat(again.madeBy()).isEqualTo(new LayerState.MadeBy(7, 2, DAY.plusDays(1), null));
         assertThat(again.attempts()).isEqualTo(1);
@@ -98,7 +98,7 @@ class ReplayTest {
         LayerState first = Replay.of(new Carrow()
                 .setWithoutARing()
                 .look(DAY, RootStage.CALLUS, 0)
-                .on(DAY.plusDays(1), new LayerRecord.Rerung(24, 7L, 1))
+                .on(DAY.plusDays(1), new LayerRecord.Rerung(24.0, 7L, 1))
                 .journal());
         assertThat(first.attempts()).isZero();
         assertThat(first.ringMm()).isEqualTo(24);

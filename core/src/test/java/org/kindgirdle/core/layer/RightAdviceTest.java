@@ -185,7 +185,7 @@ class RightAdviceTest {
         LocalDate later = LocalDate.of(2026, 8, 20);
         Job before = job(layer.asOf(later, HOME), "SEVER_NOW").orElseThrow();
         assertThat(before).isEqualTo(new Job("SEVER_NOW", LocalDate.of(2026, 6, 20), LocalDate.of(2026, 6, 27)));
-        layer.on(later.minusDays(1), new LayerRecord.Noted()).on(later.minusDays(1), new LayerRecord.ToppedUp(50));
+        layer.on(later.minusDays(1), new LayerRecord.Noted()).on(later.minusDays(1), new LayerRecord.ToppedUp(50.0));
         assertThat(job(layer.asOf(later, HOME), "SEVER_NOW")).contains(before);
     }
 
@@ -233,7 +233,7 @@ class RightAdviceTest {
     void line_9_no_ball_is_watered_in_frost() {
         Carrow layer = new Carrow()
                 .setOn(APRIL, School.DORMANT, false)
-                .on(LocalDate.of(2026, 11, 20), new LayerRecord.ToppedUp(80));
+                .on(LocalDate.of(2026, 11, 20), new LayerRecord.ToppedUp(80.0));
         LayerContext cold = Carrow.context(Carrow.QUINCE, COLD, Carrow.RING, true);
         LocalDate due = topUpOn(layer, LocalDate.of(2027, 1, 20), cold);
         assertThat(COLD.on(due).minC()).isNotNegative();
@@ -259,7 +259,7 @@ class RightAdviceTest {
                 .on(
                         june,
                         new LayerRecord.Looked(
-                                RootStage.FILLED, new Sectors(List.of(3, 3, 3, 3, 0, 0, 0, 0)), 60, Set.of()));
+                                RootStage.FILLED, new Sectors(List.of(3, 3, 3, 3, 0, 0, 0, 0)), 60.0, Set.of()));
         assertThat(step(layer.asOf(june, HOME))).isEqualTo(NextStep.RESCORE);
         layer.on(june, new LayerRecord.Tended(Work.RESCORE, null));
         assertThat(step(layer.asOf(june.plusDays(1), HOME))).isEqualTo(NextStep.WAIT);

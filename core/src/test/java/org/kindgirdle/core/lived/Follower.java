@@ -228,7 +228,7 @@ final class Follower extends Grower {
         if (plant.begun.recipe().method() == Method.JAR) {
             write(today, new LayerRecord.Tended(Work.CHANGE_WATER, null));
         } else {
-            write(today, new LayerRecord.ToppedUp(100));
+            write(today, new LayerRecord.ToppedUp(100.0));
         }
         if (plant.ball.has(Trouble.TORN) || plant.ball.has(Trouble.BROKEN_OFF) || plant.ball.has(Trouble.TOP_DEAD)) {
             look(today);
@@ -371,7 +371,7 @@ final class Follower extends Grower {
             plant.move(Rung.SHADE, Spot.FIELD);
             write(
                     today,
-                    new LayerRecord.Potted(FirstMedium.GROUND, 0, Ladder.GROUND, "", null, false, Spot.FIELD.id()));
+                    new LayerRecord.Potted(FirstMedium.GROUND, 0.0, Ladder.GROUND, "", null, false, Spot.FIELD.id()));
             return;
         }
         young.pot();

@@ -344,7 +344,7 @@ class DemoLives {
         }
         if (job.code().equals(Job.TOP_UP)) {
             double water = Objects.requireNonNull(now.forecast()).topUp().waterToAddG(10);
-            append(life, day, new LayerRecord.ToppedUp(Math.round(water)));
+            append(life, day, new LayerRecord.ToppedUp((double) Math.round(water)));
             return true;
         }
         NextStep step = Objects.requireNonNull(now.verdict()).step();
@@ -362,7 +362,7 @@ class DemoLives {
         }
         if (step.isSevering()) {
             append(life, day, DemoSeason.cut(now, context, nursery));
-            append(life, day, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000, null));
+            append(life, day, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000.0, null));
             return true;
         }
         for (Work work : Work.values()) {

@@ -261,7 +261,7 @@ class DemoSeason {
         }
         if (job.code().equals(Job.TOP_UP)) {
             double water = Objects.requireNonNull(now.forecast()).topUp().waterToAddG(10);
-            append(layer, day, new LayerRecord.ToppedUp(Math.round(water)), random);
+            append(layer, day, new LayerRecord.ToppedUp((double) Math.round(water)), random);
             return true;
         }
         if (job.code().equals(Job.LOOK)) {
@@ -276,7 +276,7 @@ class DemoSeason {
             }
             layer.severed = true;
             append(layer, day, cut(now, context, nursery), random);
-            append(layer, day, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000, null), random);
+            append(layer, day, new LayerRecord.Potted(FirstMedium.LIGHT_MIX, 3000.0, null), random);
             return false;
         }
         for (Work work : Work.values()) {

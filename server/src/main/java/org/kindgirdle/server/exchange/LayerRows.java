@@ -3,7 +3,6 @@ package org.kindgirdle.server.exchange;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -16,15 +15,11 @@ import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LossCause;
-import org.kindgirdle.core.look.Sectors;
 import org.kindgirdle.core.pot.FirstMedium;
 import org.kindgirdle.core.set.LayerCode;
-import org.kindgirdle.core.set.Position;
-import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.journal.JournalIntake;
 import org.kindgirdle.server.recipes.RecipeView;
 import org.kindgirdle.server.sentences.Refusals;
-import org.kindgirdle.server.snapshot.NurserySnapshot;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -85,7 +80,7 @@ final class LayerRows {
         RecipeView recipe =
                 house.nursery().recipe(house.recipes().id(LayerTable.RECIPE, RowCells.need(cells, LayerTable.RECIPE)));
         LocalDate setOn = RowCells.date(cells, LayerTable.SET_ON);
-        LayerRecord.Setting set = set(cells, mother, recipe, house.nursery());
+        LayerRecord.Setting set = set(cells, recipe);
         List<Deed> deeds = deeds(cells, Objects.requireNonNull(setOn));
         String label = RowCells.text(cells, LayerTable.LABEL);
         String note = cells.path(LayerTable.NOTE).asString("");
@@ -133,48 +128,32 @@ final class LayerRows {
         return id("set", content + "/" + alike.merge(content, 1, Integer::sum));
     }
 
-    private LayerRecord.Setting set(ObjectNode cells, long mother, RecipeView recipe, NurserySnapshot nursery) {
+    private LayerRecord.Setting set(ObjectNode cells, RecipeView recipe) {
         ObjectNode tree = json.createObjectNode();
         for (Shape.Place place : LayerTable.SET) {
             JsonNode value = cells.get(place.column().name());
             if (value != null && !value.isNull()) {
-                tree.set(place.field(), value);
+                place.set(tree, value);
             }
         }
-        usual(tree, "wood", Wood.ONE_TWO.name());
-        usual(tree, "position", Position.BETWEEN_NODES.name());
-        usual(tree, "school", recipe.school().name());
-        for (String number : List.of("leavesBeyond", "fromUnionMm", "leanDeg")) {
-            if (!tree.has(number)) {
-                tree.put(number, 0);
-            }
+        if (!tree.has("school")) {
+            tree.put("school", recipe.school().name());
         }
         for (String flag : List.of("specimen", "fruitToKeep")) {
             if (!tree.has(flag)) {
                 tree.put(flag, false);
             }
         }
-        if (!tree.has("ringMm")) {
-            tree.put("ringMm", usualRingMm(tree.path("diameterMm").doubleValue(), mother, recipe, nursery));
+        if (!tree.has("ringMm") && !recipe.recipe().wound().isRing()) {
+            // where no bark comes off there is no ring to measure
+            tree.put("ringMm", 0);
         }
         return RowCells.record(json, tree, LayerRecord.Setting.class);
     }
 
-    /** The width that the recipe asks of such a branch. */
-    private static double usualRingMm(double diameterMm, long mother, RecipeView recipe, NurserySnapshot nursery) {
-        if (!recipe.recipe().wound().isRing() || !(diameterMm >= 1 && diameterMm <= 200)) {
-            return 0;
-        }
-        var species = nursery.species(nursery.mother(mother).speciesCode()).profile();
-        return recipe.recipe()
-                .ball(nursery.rules(), diameterMm, species.bridgesReadily(), false)
-                .ringMm();
-    }
-
-    private static void usual(ObjectNode tree, String field, String code) {
-        if (!tree.has(field)) {
-            tree.put(field, code);
-        }
+    private static @Nullable Integer whole(ObjectNode cells, String column) {
+        JsonNode value = cells.path(column);
+        return value.isMissingNode() || value.isNull() ? null : Integer.valueOf(value.asInt());
     }
 
     private List<Deed> deeds(ObjectNode cells, LocalDate setOn) {
@@ -182,31 +161,32 @@ final class LayerRows {
         LocalDate fullOn = RowCells.date(cells, LayerTable.FULL_ON);
         if (fullOn != null) {
             deeds.add(new Deed(
-                    LayerTable.FULL_ON,
-                    fullOn,
-                    new LayerRecord.Looked(
-                            RootStage.FILLED, new Sectors(Collections.nCopies(Sectors.COUNT, 3)), 100, Set.of())));
+                    LayerTable.FULL_ON, fullOn, new LayerRecord.Looked(RootStage.FILLED, null, null, Set.of())));
         }
         LocalDate severedOn = RowCells.date(cells, LayerTable.SEVERED_ON);
         if (severedOn != null) {
-            int before = cells.path(LayerTable.LEAVES_BEFORE).asInt(0);
-            int left = cells.path(LayerTable.LEAVES_LEFT).asInt(before);
+            Integer before = whole(cells, LayerTable.LEAVES_BEFORE);
+            Integer left = whole(cells, LayerTable.LEAVES_LEFT);
             deeds.add(new Deed(
                     LayerTable.SEVERED_ON,
                     severedOn,
-                    kept(LayerTable.LEAVES_LEFT, () -> new LayerRecord.Severed(before, left))));
+                    kept(
+                            LayerTable.LEAVES_LEFT,
+                            () -> new LayerRecord.Severed(before, left, 0, null, null, false, null))));
         }
         LocalDate pottedOn = RowCells.date(cells, LayerTable.POTTED_ON);
         if (pottedOn != null) {
             String medium = RowCells.text(cells, LayerTable.FIRST_MEDIUM);
-            double pot = cells.path(LayerTable.POT_ML).doubleValue(0);
+            JsonNode pot = cells.path(LayerTable.POT_ML);
             deeds.add(new Deed(
                     LayerTable.POTTED_ON,
                     pottedOn,
                     kept(
                             LayerTable.POT_ML,
                             () -> new LayerRecord.Potted(
-                                    medium == null ? FirstMedium.LIGHT_MIX : FirstMedium.valueOf(medium), pot, null))));
+                                    medium == null ? null : FirstMedium.valueOf(medium),
+                                    pot.isNumber() ? Double.valueOf(pot.doubleValue()) : null,
+                                    null))));
         }
         LocalDate releasedOn = RowCells.date(cells, LayerTable.RELEASED_ON);
         if (releasedOn != null) {
@@ -214,8 +194,7 @@ final class LayerRows {
             deeds.add(new Deed(
                     LayerTable.RELEASED_ON,
                     releasedOn,
-                    new LayerRecord.Released(
-                            where == null ? LayerRecord.Destination.SALE : LayerRecord.Destination.valueOf(where))));
+                    new LayerRecord.Released(where == null ? null : LayerRecord.Destination.valueOf(where))));
         }
         LocalDate lostOn = RowCells.date(cells, LayerTable.LOST_ON);
         if (lostOn != null) {
@@ -223,7 +202,13 @@ final class LayerRows {
             if (cause == null) {
                 throw new RowException(LayerTable.LOSS_CAUSE, Refusals.say("import.lossCause", "on", lostOn));
             }
-            deeds.add(new Deed(LayerTable.LOST_ON, lostOn, new LayerRecord.Lost(LossCause.valueOf(cause))));
+            deeds.add(new Deed(
+                    LayerTable.LOST_ON,
+                    lostOn,
+                    kept(
+                            LayerTable.LOSS_WORDS,
+                            () -> new LayerRecord.Lost(
+                                    LossCause.valueOf(cause), RowCells.text(cells, LayerTable.LOSS_WORDS)))));
         }
         checkOrder(deeds, setOn);
         return deeds;

@@ -52,6 +52,7 @@ class LayerTable implements Table {
     static final String DESTINATION = "destination";
     static final String LOST_ON = "lost_on";
     static final String LOSS_CAUSE = "loss_cause";
+    static final String LOSS_WORDS = "loss_words";
     static final String NOTE = "note";
 
     /** Of the mother, which is made from them if it is not here yet. */
@@ -124,6 +125,7 @@ class LayerTable implements Table {
                 code(DESTINATION, LayerRecord.Destination.class),
                 Column.of(LOST_ON, Column.CellKind.DATE),
                 code(LOSS_CAUSE, LossCause.class),
+                Column.of(LOSS_WORDS, Column.CellKind.TEXT),
                 Column.of(NOTE, Column.CellKind.TEXT),
                 ofMother(SPECIES, Column.CellKind.NAME, "of a mother that is not here yet"),
                 ofMother(VARIETY, Column.CellKind.TEXT, "of a mother that is not here yet"),
@@ -181,6 +183,10 @@ class LayerTable implements Table {
                 new Digests());
     }
 
+    private static @Nullable String code(@Nullable Enum<?> said) {
+        return said == null ? null : said.name();
+    }
+
     /** What a row says of a layer that is here. */
     final class Digests {
 
@@ -217,7 +223,7 @@ class LayerTable implements Table {
                 row.put(SET_ON, on.toString());
                 row.put(NOTE, note);
                 JsonNode tree = json.valueToTree(set);
-                SET.forEach(place -> row.set(place.column().name(), tree.get(place.field())));
+                SET.forEach(place -> row.set(place.column().name(), place.in(tree)));
             } else if (what instanceof LayerRecord.Looked looked) {
                 if (looked.stage().compareTo(RootStage.FILLED) >= 0 && !row.has(FULL_ON)) {
                     row.put(FULL_ON, on.toString());
@@ -229,15 +235,16 @@ class LayerTable implements Table {
             } else if (what instanceof LayerRecord.Potted potted) {
                 if (!row.has(POTTED_ON)) {
                     row.put(POTTED_ON, on.toString());
-                    row.put(FIRST_MEDIUM, potted.medium().name());
+                    row.put(FIRST_MEDIUM, code(potted.medium()));
                     row.put(POT_ML, potted.potMl());
                 }
             } else if (what instanceof LayerRecord.Released released) {
                 row.put(RELEASED_ON, on.toString());
-                row.put(DESTINATION, released.destination().name());
+                row.put(DESTINATION, code(released.destination()));
             } else if (what instanceof LayerRecord.Lost lost) {
                 row.put(LOST_ON, on.toString());
                 row.put(LOSS_CAUSE, Objects.requireNonNull(lost.cause()).name());
+                row.put(LOSS_WORDS, lost.words());
             }
         }
     }

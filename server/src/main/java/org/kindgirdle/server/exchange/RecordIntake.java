@@ -250,15 +250,15 @@ final class RecordIntake implements Table.Intake {
             JsonNode value = cells.get(place.column().name());
             boolean empty = value == null || value.isNull();
             if (!empty) {
-                tree.set(
-                        place.field(),
+                place.set(
+                        tree,
                         place.ref() == null
                                 ? value
                                 : json.getNodeFactory()
                                         .numberNode(
                                                 house.places.id(place.column().name(), value.asString())));
             } else if (place.column().kind() == Column.CellKind.CODES) {
-                tree.putArray(place.field());
+                place.set(tree, json.createArrayNode());
             }
         }
         return RowCells.record(json, tree, WholeJournals.type(kind));

@@ -146,7 +146,7 @@ class RecordTable implements Table {
             }
             JsonNode tree = json.valueToTree(entry.event().what());
             for (Shape.Place place : details.getOrDefault(entry.kind(), List.of())) {
-                JsonNode value = tree.get(place.field());
+                JsonNode value = place.in(tree);
                 if (value != null && !value.isNull()) {
                     row.set(
                             place.column().name(),

@@ -23,6 +23,8 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.http.Quantities;
 import org.kindgirdle.server.problem.Within;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The columns that a record makes: one a component, those of records within it after their names. */
 final class Shape {
@@ -38,6 +40,25 @@ final class Shape {
         /** As a violation names it. */
         String field() {
             return String.join(".", path);
+        }
+
+        /** Its value in a record's JSON; null if there is none. */
+        @Nullable
+        JsonNode in(JsonNode tree) {
+            JsonNode at = tree;
+            for (String name : path) {
+                at = at.path(name);
+            }
+            return at.isMissingNode() ? null : at;
+        }
+
+        /** Puts its value into a record's JSON. */
+        void set(ObjectNode tree, JsonNode value) {
+            ObjectNode at = tree;
+            for (String name : path.subList(0, path.size() - 1)) {
+                at = at.withObjectProperty(name);
+            }
+            at.set(path.get(path.size() - 1), value);
         }
     }
 

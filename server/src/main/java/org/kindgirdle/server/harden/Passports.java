@@ -138,23 +138,38 @@ class Passports {
         if (what instanceof LayerRecord.Setting) {
             key = "done.SET";
         } else if (what instanceof LayerRecord.Rerung again) {
-            key = "done.RERUNG";
-            values.put("ring", format.lengthMm(again.ringMm()));
+            key = again.ringMm() == null ? "done.RERUNG.unmeasured" : "done.RERUNG";
+            if (again.ringMm() != null) {
+                values.put("ring", format.lengthMm(again.ringMm()));
+            }
         } else if (what instanceof LayerRecord.StoodInWater) {
             key = "done.STOOD_IN_WATER";
         } else if (what instanceof LayerRecord.Severed cut) {
-            key = cut.leavesBefore() == 0 ? "done.SEVERED.bare" : "done.SEVERED";
-            values.put("before", String.valueOf(cut.leavesBefore()));
-            values.put("left", String.valueOf(cut.leavesLeft()));
+            Integer before = cut.leavesBefore();
+            Integer left = cut.leavesLeft();
+            key = before == null || left == null
+                    ? "done.SEVERED.uncounted"
+                    : before == 0 ? "done.SEVERED.bare" : "done.SEVERED";
+            values.put("before", String.valueOf(before));
+            values.put("left", String.valueOf(left));
         } else if (what instanceof LayerRecord.Potted potted) {
-            key = potted.potMl() == 0 ? "done.PLANTED" : "done.POTTED";
-            values.put("medium", phrases.say("medium.first." + potted.medium()).toLowerCase(Locale.ROOT));
-            values.put("pot", format.volumeMl(potted.potMl()));
+            Double potMl = potted.potMl();
+            if (potMl != null && potMl == 0) {
+                key = "done.PLANTED";
+            } else {
+                key = potMl == null || potted.medium() == null ? "done.POTTED.unsaid" : "done.POTTED";
+                values.put("pot", potMl == null ? "" : format.volumeMl(potMl));
+            }
+            values.put(
+                    "medium",
+                    potted.medium() == null
+                            ? ""
+                            : phrases.say("medium.first." + potted.medium()).toLowerCase(Locale.ROOT));
         } else if (what instanceof LayerRecord.Moved moved) {
             key = "done.MOVED";
             values.put("rung", phrases.say("done.rung." + moved.rung()));
         } else if (what instanceof LayerRecord.Released released) {
-            key = "done.RELEASED." + released.destination();
+            key = "done.RELEASED." + (released.destination() == null ? "UNSAID" : released.destination());
         } else if (what instanceof LayerRecord.Lost lost) {
             key = "done.LOST";
             values.put("cause", phrases.say("cause." + lost.cause()));

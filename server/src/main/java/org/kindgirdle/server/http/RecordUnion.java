@@ -27,22 +27,14 @@ final class RecordUnion {
     static void describe(Map<String, Schema> components, Function<Class<?>, Schema> schema) {
         List.copyOf(components.values()).stream()
                 .filter(one -> has(one, KIND) && has(one, DETAILS))
-                .forEach(one -> one.setOneOf(kinds(one).stream()
+                .forEach(one -> one.setOneOf(Arrays.stream(RecordKind.values())
+                        .sorted(Comparator.comparing(Enum::name))
                         .map(kind -> branch(kind, schema.apply(kind.type())))
                         .toList()));
     }
 
     private static boolean has(Schema<?> schema, String property) {
         return schema.getProperties() != null && schema.getProperties().containsKey(property);
-    }
-
-    /** A layer is set with its batch: no record that is sent sets one. */
-    private static List<RecordKind> kinds(Schema<?> schema) {
-        boolean isSent = ((Schema<?>) schema.getProperties().get(DETAILS)).getAnyOf() != null;
-        return Arrays.stream(RecordKind.values())
-                .filter(one -> !isSent || one != RecordKind.SET)
-                .sorted(Comparator.comparing(Enum::name))
-                .toList();
     }
 
     private static Schema branch(RecordKind of, Schema details) {

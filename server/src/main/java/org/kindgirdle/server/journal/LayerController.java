@@ -16,7 +16,6 @@ import org.kindgirdle.server.layers.LayerQuery;
 import org.kindgirdle.server.persistence.OncePerRead;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.projection.Reprojection;
-import org.kindgirdle.server.records.RecordKind;
 import org.kindgirdle.server.sentences.Refusals;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
@@ -129,10 +128,6 @@ class LayerController {
             @RequestHeader("Command-Id") UUID id,
             @RequestHeader(name = "Made-By-Page", required = false) @Nullable String page,
             @Valid @RequestBody RecordRequest record) {
-        if (record.kind() == RecordKind.SET) {
-            throw ProblemException.invalid(
-                    "kind", "SET", Refusals.say("record.kind.set.allowed"), Refusals.say("record.kind.set"));
-        }
         OncePerRead.markStandingStill();
         Recorded recorded = commands.once(
                 id,

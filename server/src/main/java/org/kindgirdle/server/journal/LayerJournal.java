@@ -1,7 +1,6 @@
 package org.kindgirdle.server.journal;
 
 import jakarta.persistence.EntityManager;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -40,9 +39,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Writes the journal. The row of the layer, its projection and the record are one transaction. */
 @Service
 public class LayerJournal {
-
-    /** A device's clock may run ahead of the server's by this much. */
-    private static final Duration CLOCK_SLACK = Duration.ofMinutes(10);
 
     private final JournaledLayers layers;
     private final JournalRows events;
@@ -122,7 +118,7 @@ public class LayerJournal {
         List<Layer> rows = new ArrayList<>();
         List<LayerEventRow> records = new ArrayList<>();
         for (NewLayer one : all) {
-            checkTime(one.occurredAt());
+            new When(one.occurredAt(), null).check(clock);
             LocalDate on = LocalDate.ofInstant(one.occurredAt(), clock.zone());
             Layer layer = new Layer(
                     number,
@@ -186,7 +182,7 @@ public class LayerJournal {
                     code,
                     uuid,
                     read.what(),
-                    request.occurredAt() == null ? clock.now() : request.occurredAt(),
+                    request.when(),
                     read.isRead() ? request.corrects() : null,
                     String.join(" ", note, read.remark()).strip());
             return read.isRead()
@@ -197,7 +193,7 @@ public class LayerJournal {
                 code,
                 uuid,
                 codec.readSent(request.kind(), request.details()),
-                request.occurredAt() == null ? clock.now() : request.occurredAt(),
+                request.when(),
                 request.corrects(),
                 request.note() == null ? "" : request.note());
     }
@@ -206,11 +202,15 @@ public class LayerJournal {
     @Transactional
     public Recorded append(
             String code, UUID uuid, LayerRecord sent, Instant occurredAt, @Nullable UUID corrects, String note) {
-        checkTime(occurredAt);
+        return append(code, uuid, sent, new When(occurredAt, null), corrects, note);
+    }
+
+    private Recorded append(String code, UUID uuid, LayerRecord sent, When when, @Nullable UUID corrects, String note) {
+        when.check(clock);
         NurserySnapshot nursery = snapshots.hold();
         Layer layer = layers.lockByCode(code).orElseThrow(() -> ProblemException.notFound("layer", code));
         List<LayerEvent> journal = codec.events(events.findByLayerIdOrderById(layer.id()));
-        return append(layer, journal, nursery, uuid, sent, occurredAt, corrects, note);
+        return append(layer, journal, nursery, uuid, sent, when, corrects, note);
     }
 
     /** A record of one among several layers. */
@@ -222,8 +222,8 @@ public class LayerJournal {
      * @return what became of them, in the order in which they were sent
      */
     @Transactional
-    public List<Recorded> appendAll(List<Sent> all, Instant occurredAt, String note) {
-        checkTime(occurredAt);
+    List<Recorded> appendAll(List<Sent> all, When when, String note) {
+        when.check(clock);
         NurserySnapshot nursery = snapshots.hold();
         List<Layer> locked = layers.lockByCodes(all.stream().map(Sent::code).collect(Collectors.toSet()));
         Map<String, Layer> byCode = locked.stream().collect(Collectors.toMap(layer -> layer.code(), layer -> layer));
@@ -235,14 +235,7 @@ public class LayerJournal {
                 throw ProblemException.notFound("layer", one.code());
             }
             recorded.add(append(
-                    layer,
-                    own.getOrDefault(layer.id(), List.of()),
-                    nursery,
-                    one.uuid(),
-                    one.what(),
-                    occurredAt,
-                    null,
-                    note));
+                    layer, own.getOrDefault(layer.id(), List.of()), nursery, one.uuid(), one.what(), when, null, note));
         }
         return recorded;
     }
@@ -253,7 +246,7 @@ public class LayerJournal {
             NurserySnapshot nursery,
             UUID uuid,
             LayerRecord sent,
-            Instant occurredAt,
+            When when,
             @Nullable UUID corrects,
             String note) {
         RecordKind kind = RecordKind.of(sent);
@@ -272,6 +265,7 @@ public class LayerJournal {
         if (kind == RecordKind.SEVERED && corrects == null && layer.phase() == LayerPhase.ON_MOTHER) {
             checkTipFirst(layer);
         }
+        Instant occurredAt = when.in(journal, kind, corrects, clock);
         LayerEventRow row = row(uuid, what, occurredAt, LocalDate.ofInstant(occurredAt, clock.zone()), corrects, note);
         row.belongTo(layer.id());
 
@@ -343,19 +337,13 @@ public class LayerJournal {
         }
     }
 
-    private void checkTime(Instant occurredAt) {
-        Instant latest = clock.now().plus(CLOCK_SLACK);
-        Instant earliest = clock.now().minus(Duration.ofDays(4 * 365));
-        if (occurredAt.isAfter(latest) || occurredAt.isBefore(earliest)) {
-            throw ProblemException.invalid(
-                    "occurredAt",
-                    occurredAt.toString(),
-                    Refusals.say("between.allowed", "first", earliest, "last", latest),
-                    Refusals.say("record.occurredAt"));
-        }
-    }
-
     private static void checkCorrection(RecordKind kind, @Nullable UUID corrects, List<LayerEvent> journal) {
+        boolean putsASettingRight = journal.stream()
+                .anyMatch(event -> event.id().equals(corrects) && event.what() instanceof LayerRecord.Setting);
+        if (kind == RecordKind.SET && !putsASettingRight) {
+            throw ProblemException.invalid(
+                    "kind", "SET", Refusals.say("record.kind.set.allowed"), Refusals.say("record.kind.set"));
+        }
         if (kind == RecordKind.WITHDRAWN && corrects == null) {
             throw ProblemException.invalid(
                     "corrects", "", Refusals.say("record.corrects.allowed"), Refusals.say("record.corrects"));

@@ -32,8 +32,7 @@ final class MadeOtherwise {
      */
     LayerRecord complete(LayerRecord sent, NurserySnapshot nursery) {
         if (sent instanceof LayerRecord.Rerung rerung && rerung.recipeId() != null) {
-            return new LayerRecord.Rerung(
-                    rerung.ringMm(),
+            return rerung.by(
                     rerung.recipeId(),
                     version(
                             nursery,

@@ -8,14 +8,11 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.set.LayerCode;
-import org.kindgirdle.server.layers.LayerCard;
-import org.kindgirdle.server.layers.LayerPages;
 import org.kindgirdle.server.problem.ProblemException;
 import org.kindgirdle.server.problem.Violation;
 import org.kindgirdle.server.records.RecordCodec;
 import org.kindgirdle.server.records.RecordKind;
 import org.kindgirdle.server.sentences.Refusals;
-import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,8 +23,11 @@ class ManyRecords {
     /** What is seen of each layer by itself is recorded one by one. */
     private static final Set<RecordKind> FOR_MANY = EnumSet.of(
             RecordKind.TOPPED_UP,
+            RecordKind.WRAP_SEEN,
             RecordKind.TENDED,
             RecordKind.STOOD_IN_WATER,
+            RecordKind.SEVERED,
+            RecordKind.POTTED,
             RecordKind.MOVED,
             RecordKind.OBSERVED,
             RecordKind.DEFERRED,
@@ -35,15 +35,11 @@ class ManyRecords {
             RecordKind.NOTED);
 
     private final LayerJournal journal;
-    private final LayerPages pages;
     private final RecordCodec codec;
-    private final BusinessClock clock;
 
-    ManyRecords(LayerJournal journal, LayerPages pages, RecordCodec codec, BusinessClock clock) {
+    ManyRecords(LayerJournal journal, RecordCodec codec) {
         this.journal = journal;
-        this.pages = pages;
         this.codec = codec;
-        this.clock = clock;
     }
 
     /** What became of each layer's record, in the order of the codes. */
@@ -61,22 +57,12 @@ class ManyRecords {
                     Refusals.say("record.kind.many"));
         }
         List<String> codes = codes(request);
-        // nothing said at all; a misspelt field is refused below
-        boolean eachItsOwn =
-                request.kind() == RecordKind.TOPPED_UP && request.details().isEmpty();
         List<LayerJournal.Sent> all = new ArrayList<>();
-        List<LayerCard> cards = eachItsOwn ? pages.cards(codes) : List.of();
         for (int i = 0; i < codes.size(); i++) {
-            LayerRecord what = eachItsOwn
-                    ? new LayerRecord.ToppedUp(
-                            Math.round(cards.get(i).suggested().waterMl()))
-                    : codec.readSent(request.kind(), request.details());
+            LayerRecord what = codec.readSent(request.kind(), request.details());
             all.add(new LayerJournal.Sent(codes.get(i), UUID.nameUUIDFromBytes((id + "/" + i).getBytes()), what));
         }
-        List<Recorded> recorded = journal.appendAll(
-                all,
-                request.occurredAt() == null ? clock.now() : request.occurredAt(),
-                request.note() == null ? "" : request.note());
+        List<Recorded> recorded = journal.appendAll(all, request.when(), request.note() == null ? "" : request.note());
         return new ManyRecorded(IntStream.range(0, codes.size())
                 .mapToObj(i -> new RecordedOn(codes.get(i), recorded.get(i)))
                 .toList());

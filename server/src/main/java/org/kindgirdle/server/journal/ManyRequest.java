@@ -1,9 +1,11 @@
 package org.kindgirdle.server.journal;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.server.records.RecordKind;
@@ -14,16 +16,22 @@ import tools.jackson.databind.JsonNode;
  *
  * @param codes of the layers, each once
  * @param occurredAt when it happened; now if left out
- * @param details by kind, as for a single record; a top-up without an amount gives each ball what it has lost
+ * @param occurredOn the day on which it happened, where the hour is not known; then no moment is sent
+ * @param details by kind, as for a single record
  */
 record ManyRequest(
         @NotNull @NotEmpty @Size(max = 500) List<String> codes,
         @NotNull RecordKind kind,
         @Nullable Instant occurredAt,
+        @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable LocalDate occurredOn,
         @Nullable @Size(max = 1000) String note,
         @NotNull JsonNode details) {
 
     ManyRequest {
         details = RecordRequest.present(details);
+    }
+
+    When when() {
+        return new When(occurredAt, occurredOn);
     }
 }

@@ -37,7 +37,8 @@ public class DueLayers {
             List<String> alsoDo) {}
 
     /** Where a layer stands, and what was found there last. */
-    public record Seen(LayerPhase phase, RootStage stage, double fillPercent) {}
+    public record Seen(
+            LayerPhase phase, RootStage stage, @Nullable Double fillPercent) {}
 
     /** Live layers whose job's last day lies before a day, in no order. */
     public List<Due> before(LocalDate day) {

@@ -11,6 +11,7 @@ import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.harden.Ladder;
 import org.kindgirdle.core.harden.Rung;
 import org.kindgirdle.core.layer.LayerPhase;
+import org.kindgirdle.core.layer.Unmeasured;
 import org.kindgirdle.core.look.Condition;
 import org.kindgirdle.core.set.BranchLoad;
 import org.kindgirdle.core.set.Method;
@@ -25,6 +26,8 @@ import org.kindgirdle.server.words.MediumAdvice;
  * What a grower at the plant has to know of a layer, and what the forms begin with. Lengths in mm, volumes in mL.
  *
  * @param lookedOn day of the last look since the ring; null before any
+ * @param sectors densities of the eight, from none to dense; null, as coverage and gap, if nobody looked round it
+ * @param fillPercent how much of the ball is rooted; null if nobody said
  * @param odds what is to be found today, by the heat since the ring; empty off the mother
  */
 @RecordBuilder
@@ -42,18 +45,22 @@ public record LayerCard(
         @Nullable LocalDate lookedOn,
         Drawing drawing,
         RootStage stage,
-        List<Integer> sectors,
-        double fillPercent,
-        double coverage,
-        int widestGapDeg,
+        @Nullable List<Integer> sectors,
+        @Nullable Double fillPercent,
+        @Nullable Double coverage,
+        @Nullable Integer widestGapDeg,
         Set<Condition> conditions,
         int attempts,
+        List<NotMeasured> unmeasured,
         Advice advice,
         List<Also> alsoDo,
         List<JobView> jobs,
         List<StageOdds> odds,
         @Nullable PlantView plant,
         Suggested suggested) {
+
+    /** @param takenAs what sums take it as, in mm, degrees, leaves or per cent; null where nothing is taken for it */
+    record NotMeasured(Unmeasured what, @Nullable Double takenAs) {}
 
     /** @param p probability of finding it today */
     record StageOdds(RootStage stage, double p) {}
@@ -96,7 +103,7 @@ public record LayerCard(
             double ringMm,
             double aboveMm,
             double belowMm,
-            Position position,
+            @Nullable Position position,
             Wood wood,
             int leavesBeyond,
             double leanDeg,

@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.SpeciesProfile;
 import org.kindgirdle.core.harden.HardenVerdict;
@@ -16,6 +17,7 @@ import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
+import org.kindgirdle.core.look.Sectors;
 import org.kindgirdle.core.plan.GrowingYears;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
@@ -85,6 +87,7 @@ class LayerCards {
         LayerProjection projection = one.projection();
         LayerContext context = one.context();
         LayerState state = projection.state();
+        Sectors sectors = state.sectors();
         MotherView mother = nursery.mother(layer.motherId());
         SpeciesProfile species = context.species();
         Advice advice = one.inForce() ? words.advice(projection, context, format) : words.withdrawn();
@@ -117,12 +120,13 @@ class LayerCards {
                                 : state.looks().get(state.looks().size() - 1).on())
                 .drawing(drawing(projection, context))
                 .stage(state.stage())
-                .sectors(state.sectors().densities())
+                .sectors(densities(state))
                 .fillPercent(state.fillPercent())
-                .coverage(state.sectors().coverage())
-                .widestGapDeg(state.sectors().widestGapDeg())
+                .coverage(sectors == null ? null : sectors.coverage())
+                .widestGapDeg(sectors == null ? null : sectors.widestGapDeg())
                 .conditions(state.conditions())
                 .attempts(state.attempts())
+                .unmeasured(unmeasured(state, context))
                 .advice(advice)
                 .alsoDo(
                         one.inForce()
@@ -155,6 +159,31 @@ class LayerCards {
                 .build();
     }
 
+    /** Densities of the eight sectors; null if nobody looked round it. */
+    static @Nullable List<Integer> densities(LayerState state) {
+        Sectors sectors = state.sectors();
+        return sectors == null ? null : sectors.densities();
+    }
+
+    /** What was not measured, in the order in which it is asked, with what it is taken as. */
+    private static List<LayerCard.NotMeasured> unmeasured(LayerState state, LayerContext context) {
+        LayerRecord.Setting set = state.set();
+        HouseRules rules = context.rules();
+        return state.unmeasured().stream()
+                .sorted()
+                .map(one -> new LayerCard.NotMeasured(
+                        one,
+                        switch (one) {
+                            case RING -> Double.valueOf(context.ringMm(state));
+                            case LEAVES -> Double.valueOf(set.leavesTaken(rules));
+                            case FROM_UNION -> Double.valueOf(set.fromUnionTakenMm(rules));
+                            case LEAN -> Double.valueOf(set.leanTakenDeg(rules));
+                            case FILL -> Double.valueOf(state.fillTakenPercent(rules));
+                            case WOOD, POSITION, SECTORS -> null;
+                        }))
+                .toList();
+    }
+
     /** The recipe that it goes by now. */
     private static LayerCard.RecipeOf recipe(Layer layer, LayerState state, NurserySnapshot nursery) {
         LayerState.MadeBy madeBy = state.madeBy();
@@ -182,13 +211,13 @@ class LayerCards {
         }
         return new LayerCard.Drawing(
                 projection.ball(),
-                state.ringMm(),
-                RingAndBall.aboveMm(rules),
-                RingAndBall.belowMm(rules),
+                context.ringMm(state),
+                projection.ball().aboveCutMm(rules),
+                projection.ball().belowCutMm(rules),
                 state.set().position(),
-                state.set().wood(),
-                state.set().leavesBeyond(),
-                state.set().leanDeg(),
+                state.set().woodTaken(),
+                state.set().leavesTaken(rules),
+                state.set().leanTakenDeg(rules),
                 projection.load(),
                 state.propped(),
                 cover,
@@ -211,7 +240,7 @@ class LayerCards {
         LayerState state = projection.state();
         LayerProjection.RootForecast forecast = projection.forecast();
         double water = forecast == null ? 0 : forecast.waterToAddG();
-        double ring = RingAndBall.againMm(context.rules(), state.ringMm());
+        double ring = RingAndBall.againMm(context.rules(), context.ringMm(state));
         HardenVerdict hardening = projection.hardening();
         return new LayerCard.Suggested(
                 water, ring, hardening == null ? null : hardening.to(), words.firstMedia(context, format));

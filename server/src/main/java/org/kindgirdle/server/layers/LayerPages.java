@@ -93,8 +93,8 @@ public class LayerPages {
     public record LayerStem(
             String code,
             LayerCard.Drawing drawing,
-            List<Integer> sectors,
-            double fillPercent,
+            @Nullable List<Integer> sectors,
+            @Nullable Double fillPercent,
             RootStage stage,
             boolean severed) {}
 
@@ -107,7 +107,7 @@ public class LayerPages {
                     return new LayerStem(
                             one.layer().code(),
                             LayerCards.drawing(one.projection(), one.context()),
-                            state.sectors().densities(),
+                            LayerCards.densities(state),
                             state.fillPercent(),
                             state.stage(),
                             state.plant() != null);

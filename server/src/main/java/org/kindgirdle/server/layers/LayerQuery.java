@@ -8,6 +8,7 @@ import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.growth.RootStage;
 import org.kindgirdle.core.layer.LayerPhase;
 import org.kindgirdle.core.layer.LossCause;
+import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.Medium;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Wood;
@@ -24,7 +25,8 @@ import org.kindgirdle.server.problem.Within;
  * @param trial that it is a part of
  * @param hand who set it
  * @param motherPlace where its mother stands, wherever the plant is now
- * @param hormonePpm of the recipe, exactly
+ * @param wound of its last ring, as {@code hormonePpm}, exactly, and {@code medium}
+ * @param bridging risk by the ring as it was cut
  * @param year in which it was set, and {@code week} of the ISO year
  * @param outcome what became of it
  * @param cause that it was lost by
@@ -55,6 +57,7 @@ public record LayerQuery(
         @Nullable Cover cover,
         @Nullable Wood wood,
         @Nullable Position position,
+        @Nullable BridgingRisk bridging,
         @Nullable @Within(low = 1900, high = 9999) Integer year,
         @Nullable @Within(low = 1, high = 53) Integer week,
         @Nullable LayerOutcome outcome,

@@ -79,7 +79,11 @@ interface LayerRows extends Repository<Layer, Long> {
     long countFrom(Collection<LayerPhase> phases, LocalDate day, int most);
 
     /** What was found last. */
-    record SeenRow(String code, LayerPhase phase, RootStage stage, double fillPercent) {}
+    record SeenRow(
+            String code,
+            LayerPhase phase,
+            RootStage stage,
+            @Nullable Double fillPercent) {}
 
     @Query("""
             select new org.kindgirdle.server.layers.LayerRows$SeenRow(l.code, l.phase, l.stage, l.fillPercent)

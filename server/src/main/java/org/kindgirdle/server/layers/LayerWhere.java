@@ -70,15 +70,16 @@ public class LayerWhere {
         all.is("hand", query.hand());
         all.is("motherId", query.motherId());
         all.is("recipeId", query.recipe());
-        all.is("wood", query.wood() == null ? null : query.wood().name());
-        all.is("position", query.position() == null ? null : query.position().name());
+        all.is("wood", code(query.wood()));
+        all.is("position", code(query.position()));
+        all.is("wound", code(query.wound()));
+        all.is("hormonePpm", query.hormonePpm());
+        all.is("medium", code(query.medium()));
+        all.is("bridging", code(query.bridging()));
         all.is("lossCause", query.cause());
         all.ofMothers(query.species(), MotherView::speciesCode);
         all.ofMothers(query.variety(), MotherView::variety);
         all.ofMothers(query.motherPlace(), MotherView::placeId);
-        all.ofRecipes(query.wound(), Recipe::wound);
-        all.ofRecipes(query.hormonePpm(), Recipe::hormonePpm);
-        all.ofRecipes(query.medium(), Recipe::medium);
         all.ofRecipes(query.wrap(), Recipe::wrap);
         all.ofRecipes(query.cover(), Recipe::cover);
         if (query.line() != null) {
@@ -109,6 +110,10 @@ public class LayerWhere {
             Arrays.stream(query.q().strip().split("\\s+")).forEach(all::word);
         }
         return Condition.all(all.some);
+    }
+
+    private static @Nullable String code(@Nullable Enum<?> wanted) {
+        return wanted == null ? null : wanted.name();
     }
 
     /** The ISO week in which a layer was set. */

@@ -55,9 +55,10 @@ public class TakenFromMothers {
     /**
      * A ball on a limb.
      *
+     * @param isPlaced whether somebody measured where it stands; how near it is to others is not known otherwise
      * @param utilisation what it alone asks of what the limb bears in wind and rain; 0 where it is propped
      */
-    public record BallOnLimb(LimbRoom.Standing standing, double ballDiameterMm, double utilisation) {}
+    public record BallOnLimb(LimbRoom.Standing standing, boolean isPlaced, double ballDiameterMm, double utilisation) {}
 
     /** A layer that was cut off a limb, and all beyond it with it. */
     public record Cut(String code, LocalDate on, double fromUnionMm) {}
@@ -130,7 +131,8 @@ public class TakenFromMothers {
             if (projection == null) {
                 continue;
             }
-            double fromUnionMm = projection.state().set().fromUnionMm();
+            Double measured = projection.state().set().fromUnionMm();
+            double fromUnionMm = projection.state().set().fromUnionTakenMm(nursery.rules());
             LayerState.MadeBy madeBy = projection.state().madeBy();
             if (!layer.method().staysOnMother()) {
                 // its limb was cut with it on, and stands in water
@@ -142,6 +144,7 @@ public class TakenFromMothers {
                 balls.add(new BallOnLimb(
                         new LimbRoom.Standing(
                                 layer.code(), fromUnionMm, projection.ball().ballLengthMm()),
+                        measured != null,
                         projection.ball().ballDiameterMm(),
                         projection.state().propped() ? 0 : projection.load().utilisation()));
             }

@@ -164,8 +164,13 @@ public class Walk {
                 job.daysLate() > 0
                         ? phrases.say("round.late", Map.of("days", String.valueOf(job.daysLate())))
                         : phrases.say("round.by", Map.of("day", format.day(job.by()))),
-                onMother ? phrases.say("stage." + seen.stage()) + ", " + Math.round(seen.fillPercent()) + "%" : "",
+                onMother ? found(seen) : "",
                 onMother);
+    }
+
+    private String found(DueLayers.Seen seen) {
+        String stage = phrases.say("stage." + seen.stage());
+        return seen.fillPercent() == null ? stage : stage + ", " + Math.round(seen.fillPercent()) + "%";
     }
 
     public static PlaceView place(NurserySnapshot nursery, DueLayers.Due job) {

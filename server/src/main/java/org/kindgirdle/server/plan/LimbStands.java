@@ -83,13 +83,14 @@ public class LimbStands {
                 List<LimbRoom.Standing> before = standing(on);
                 LimbRoom.Shape shape = shape(nursery.rules(), limb, on);
                 List<LimbRoom.Standing> after = new ArrayList<>(before);
-                added.forEach(one -> after.add(one.standing()));
+                placed(added).forEach(after::add);
                 double load = on.utilisation()
                         + added.stream()
                                 .mapToDouble(TakenFromMothers.BallOnLimb::utilisation)
                                 .sum();
-                if (after.size() > 1 && BranchLoad.verdict(nursery.rules(), load) != BranchLoad.Bearing.FINE) {
-                    faults.add(sentences.limbLoad(limb.name(), after.size(), load, nursery.rules(), format));
+                int balls = on.balls().size() + added.size();
+                if (balls > 1 && BranchLoad.verdict(nursery.rules(), load) != BranchLoad.Bearing.FINE) {
+                    faults.add(sentences.limbLoad(limb.name(), balls, load, nursery.rules(), format));
                 }
                 Set<String> known = new HashSet<>(words.faults(layout(nursery, shape, before), limb.name(), format));
                 words.faults(layout(nursery, shape, after), limb.name(), format).stream()
@@ -256,7 +257,14 @@ public class LimbStands {
     }
 
     private static List<LimbRoom.Standing> standing(TakenFromMothers.OnLimb on) {
-        return on.balls().stream().map(TakenFromMothers.BallOnLimb::standing).toList();
+        return placed(on.balls());
+    }
+
+    private static List<LimbRoom.Standing> placed(List<TakenFromMothers.BallOnLimb> balls) {
+        return balls.stream()
+                .filter(TakenFromMothers.BallOnLimb::isPlaced)
+                .map(TakenFromMothers.BallOnLimb::standing)
+                .toList();
     }
 
     private static List<StockView.BallOn> balls(LimbLayout layout, List<TakenFromMothers.BallOnLimb> onLimb) {

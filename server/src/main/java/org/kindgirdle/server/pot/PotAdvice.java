@@ -105,8 +105,9 @@ class PotAdvice {
                 .map(LayerEvent::what)
                 .filter(LayerRecord.Severed.class::isInstance)
                 .map(what -> ((LayerRecord.Severed) what).leavesLeft())
+                .filter(Objects::nonNull)
                 .reduce((a, b) -> b)
-                .orElse(one.projection().state().set().leavesBeyond());
+                .orElse(one.projection().state().set().leavesTaken(one.context().rules()));
     }
 
     private static PlaceView place(NurserySnapshot nursery, long placeId) {

@@ -59,6 +59,18 @@ public class Layer {
     /** of the ring on the branch, likewise */
     String position = "";
 
+    /** of its last ring, likewise */
+    String wound = "";
+
+    /** on its last ring, IBA */
+    double hormonePpm;
+
+    /** round its last ring, likewise */
+    String medium = "";
+
+    /** risk that bark crosses the ring as it was cut; empty if nobody measured that, or nothing was cut */
+    String bridging = "";
+
     LocalDate setOn = LocalDate.EPOCH;
     int revision;
 
@@ -68,7 +80,9 @@ public class Layer {
     @Enumerated(EnumType.STRING)
     RootStage stage = RootStage.NONE;
 
-    double fillPercent;
+    /** null if nobody said */
+    @Nullable
+    Double fillPercent;
 
     /** the place of the severed plant; null before, and for where its mother stands */
     @Nullable

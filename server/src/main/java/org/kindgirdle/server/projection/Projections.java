@@ -17,7 +17,9 @@ import org.kindgirdle.core.layer.LayerState;
 import org.kindgirdle.core.layer.Outcome;
 import org.kindgirdle.core.layer.Projector;
 import org.kindgirdle.core.layer.Replay;
+import org.kindgirdle.core.layer.Unmeasured;
 import org.kindgirdle.core.learn.Interval;
+import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.Recipe;
 import org.kindgirdle.server.snapshot.NurserySnapshot;
 
@@ -45,7 +47,8 @@ public final class Projections {
                         ? nursery.context(layer.motherId, layer.recipeId, layer.recipeNumber)
                         : nursery.context(layer.motherId, madeBy.recipeId(), madeBy.recipeNumber()))
                 .keeping(KeptTime.read(layer.keptTime));
-        LayerContext goneOn = madeBy == null ? onMother : onMother.goneOnFrom(before(layer, madeBy, nursery));
+        LayerContext wentOn = madeBy == null ? onMother : onMother.goneOnFrom(before(layer, madeBy, nursery));
+        LayerContext goneOn = state == null ? wentOn : wentOn.asRerung(state);
         return state == null || state.placeId() == null ? goneOn : goneOn.standingIn(nursery.climate(state.placeId()));
     }
 
@@ -102,14 +105,36 @@ public final class Projections {
         layer.standsAt = state.placeId();
         layer.cutOn = state.cutPlannedOn();
         layer.rung = state.plant() == null ? null : state.plant().rung();
-        layer.wood = state.set().wood().name();
-        layer.position = state.set().position().name();
+        layer.wood = code(state.set().wood());
+        layer.position = code(state.set().position());
+        layer.wound = context.recipe().wound().name();
+        layer.hormonePpm = context.recipe().hormonePpm();
+        layer.medium = context.recipe().medium().name();
         layer.rooted = outcome.rooted();
         layer.established = outcome.established();
         layer.lossCause = state.lossCause();
         layer.fullOn = outcome.fullOn();
         layer.severedOn = outcome.severedOn();
         layer.endedOn = outcome.endedOn();
+    }
+
+    /** Empty where nobody said. */
+    private static String code(@Nullable Enum<?> said) {
+        return said == null ? "" : said.name();
+    }
+
+    /** By the ring as it was cut. */
+    private static String bridging(LayerState state, LayerContext context) {
+        boolean isMeasured = !state.unmeasured().contains(Unmeasured.RING);
+        double ring = context.ringMm(state);
+        return isMeasured && ring > 0
+                ? BridgingRisk.of(
+                                context.rules(),
+                                context.recipe().isScraped(),
+                                ring,
+                                state.set().diameterMm())
+                        .name()
+                : "";
     }
 
     /** What follows from the journal by the climate, the recipe, the profile and the rules. */
@@ -142,7 +167,9 @@ public final class Projections {
             dates(layer, forecast.q10(), forecast.q50(), forecast.q90());
         }
         job(layer, projection.nextJob());
-        Outcome outcome = Outcome.of(projection.state(), context(layer, projection.state(), nursery));
+        LayerContext context = context(layer, projection.state(), nursery);
+        Outcome outcome = Outcome.of(projection.state(), context);
+        layer.bridging = bridging(projection.state(), context);
         Interval toReady = outcome.toReady();
         layer.readyLow = toReady == null ? null : Double.valueOf(toReady.low());
         layer.readyHigh = toReady == null || toReady.isOpen() ? null : Double.valueOf(toReady.high());

@@ -62,8 +62,13 @@ public class TipFirst {
         return before;
     }
 
+    /** NaN, which lies before and behind nothing, where nobody measured it. */
     private static double fromUnion(@Nullable List<LayerEvent> journal) {
         LayerState state = journal == null ? null : Projections.state(journal);
-        return state == null ? Double.MAX_VALUE : state.set().fromUnionMm();
+        if (state == null) {
+            return Double.MAX_VALUE;
+        }
+        Double measured = state.set().fromUnionMm();
+        return measured == null ? Double.NaN : measured;
     }
 }

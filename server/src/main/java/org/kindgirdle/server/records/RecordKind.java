@@ -7,6 +7,7 @@ import org.kindgirdle.core.layer.LayerRecord;
 public enum RecordKind {
     SET(LayerRecord.Setting.class),
     LOOKED(LayerRecord.Looked.class),
+    WRAP_SEEN(LayerRecord.WrapSeen.class),
     TOPPED_UP(LayerRecord.ToppedUp.class),
     RERUNG(LayerRecord.Rerung.class),
     STOOD_IN_WATER(LayerRecord.StoodInWater.class),

@@ -27,7 +27,6 @@ import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.BridgingRisk;
 import org.kindgirdle.core.set.HouseHormone;
 import org.kindgirdle.core.set.Recipe;
-import org.kindgirdle.core.set.RingAndBall;
 import org.kindgirdle.core.sever.LeafBalance;
 import org.kindgirdle.core.sever.Shelter;
 import org.kindgirdle.core.verdict.Level;
@@ -134,7 +133,7 @@ class Bench {
                                 layers.get(i),
                                 context,
                                 Stream.concat(
-                                                branches.of(request.rows().get(i), context, format).stream(),
+                                                branches.of(layers.get(i), context, format).stream(),
                                                 branches.ofSums(request, layers.get(i), context, format).stream())
                                         .map(Remark::sentence)
                                         .toList()))
@@ -272,24 +271,17 @@ class Bench {
 
     private static LayerRecord.Setting record(
             SetRequest.RowRequest row, School school, String hand, String hormone, LayerContext context) {
-        boolean cut = context.recipe().wound().isRing();
-        double ring = cut
-                ? context.recipe()
-                        .ball(
-                                context.rules(),
-                                row.diameterMm(),
-                                context.species().bridgesReadily(),
-                                false)
-                        .ringMm()
-                : 0;
         return new LayerRecord.Setting(
                 row.diameterMm(),
-                ring,
+                // where no bark comes off there is no ring to measure
+                context.recipe().wound().isRing() ? row.ringMm() : Double.valueOf(0),
+                row.wrapped(),
                 row.wood(),
                 row.position(),
                 row.leavesBeyond(),
                 row.fromUnionMm(),
                 row.leanDeg(),
+                row.hollow(),
                 row.school() == null ? school : row.school(),
                 row.specimen(),
                 row.fruitToKeep(),
@@ -308,8 +300,8 @@ class Bench {
         LeafBalance leaf = leafAtSeverance(layer, context, forecast.q50());
         return new SetPreview.BranchPreview(
                 layer.ball(),
-                RingAndBall.aboveMm(context.rules()),
-                RingAndBall.belowMm(context.rules()),
+                layer.ball().aboveCutMm(context.rules()),
+                layer.ball().belowCutMm(context.rules()),
                 BridgingRisk.of(
                         context.rules(),
                         context.recipe().isScraped(),
@@ -342,7 +334,7 @@ class Bench {
                 layer.ball().mediumMl(),
                 1,
                 RootStage.FILLED,
-                layer.state().set().leavesBeyond(),
+                layer.state().set().leavesTaken(context.rules()),
                 context.species().leafCm2(),
                 context.climate().vpdKpaOn(readyOn == null ? layer.state().setOn() : readyOn),
                 Shelter.MIST_TENT);

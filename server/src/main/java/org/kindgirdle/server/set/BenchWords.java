@@ -7,9 +7,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.climate.Cover;
 import org.kindgirdle.core.house.Rule;
 import org.kindgirdle.core.layer.CoverAhead;
@@ -68,6 +70,7 @@ class BenchWords {
     private static String nodes(List<LayerProjection> layers) {
         Set<Position> all = layers.stream()
                 .map(layer -> layer.state().set().position())
+                .filter(Objects::nonNull)
                 .collect(Collectors.toCollection(() -> EnumSet.noneOf(Position.class)));
         return all.size() == 1 ? all.iterator().next().name() : "MIXED";
     }
@@ -123,9 +126,10 @@ class BenchWords {
     }
 
     /** Where the upper cut goes. */
-    String cutsAt(Position position, RingPlacement placed, Format format) {
+    /** @param position null if nobody said: then nothing can be said of nodes */
+    String cutsAt(@Nullable Position position, RingPlacement placed, Format format) {
         return phrases.say(
-                "cut." + position,
+                "cut." + (position == null ? Position.BETWEEN_NODES : position),
                 Map.of(
                         "nodeLeast", format.lengthMm(placed.fromNodeLeastMm()),
                         "nodeMost", format.lengthMm(placed.fromNodeMostMm())));

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import org.kindgirdle.core.layer.LayerContext;
 import org.kindgirdle.core.layer.LayerProjection;
+import org.kindgirdle.core.layer.LayerRecord;
 import org.kindgirdle.core.plan.BranchRule;
 import org.kindgirdle.core.plan.Limb;
 import org.kindgirdle.core.plan.LimbScore;
@@ -29,13 +30,21 @@ class BranchRemarks {
     }
 
     /** What is to be said of one branch, whatever stands beside it. */
-    List<Remark> of(SetRequest.RowRequest row, LayerContext context, Format format) {
-        Limb limb = new Limb(row.diameterMm(), row.wood(), row.leanDeg(), context.vigour(), row.leavesBeyond(), false);
+    List<Remark> of(LayerProjection layer, LayerContext context, Format format) {
+        LayerRecord.Setting set = layer.state().set();
+        Limb limb = new Limb(
+                set.diameterMm(),
+                set.woodTaken(),
+                set.leanTakenDeg(context.rules()),
+                context.vigour(),
+                set.leavesTaken(context.rules()),
+                false);
         Map<String, String> values = Map.of(
                 "thin", format.lengthMm(RingAndBall.thinMm(context.rules())),
                 "leaves", String.valueOf(LimbScore.leavesWanted(context.rules())));
         return BranchRule.checkAll(context.rules(), limb).stream()
                 .filter(entry -> entry.level() != Level.FINE)
+                .filter(entry -> entry.rule() != BranchRule.FEW_LEAVES || set.leavesBeyond() != null)
                 .filter(entry -> entry.rule() != BranchRule.THIN
                         || context.recipe().wound().isRing())
                 .map(entry -> new Remark(
@@ -48,7 +57,7 @@ class BranchRemarks {
     /** What the sums of one branch warn of: a strength above its band, and a ball that the limb does not bear. */
     List<Remark> ofSums(SetRequest request, LayerProjection layer, LayerContext context, Format format) {
         List<Remark> said = new ArrayList<>();
-        Wood wood = layer.state().set().wood();
+        Wood wood = layer.state().set().woodTaken();
         if (layer.factors().hormoneFit() == HormoneFit.ABOVE) {
             HormoneFit.Band band =
                     HormoneFit.band(context.rules(), context.species().difficulty(), wood);

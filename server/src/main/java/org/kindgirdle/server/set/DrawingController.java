@@ -65,8 +65,8 @@ class DrawingController {
         for (int i = 0; i < preview.rows().size(); i++) {
             SetRequest.RowRequest asked = request.rows().get(i);
             SetPreview.BranchPreview row = preview.rows().get(i);
-            RingPlacement placed =
-                    RingPlacement.of(nursery.rules(), asked.position(), RingPlacement.BallOver.UPPER_CUT);
+            Position position = asked.position() == null ? Position.BETWEEN_NODES : asked.position();
+            RingPlacement placed = RingPlacement.of(nursery.rules(), position, RingPlacement.BallOver.UPPER_CUT);
             double ring = recipe.wound().isRing() ? row.ball().ringMm() : 0;
             double uncut = row.ball().ballLengthMm() - row.aboveMm() - ring;
             sheets.add(new BranchSheet(
@@ -79,7 +79,7 @@ class DrawingController {
                     ring,
                     row.aboveMm(),
                     ring > 0 ? row.belowMm() : uncut,
-                    node(asked.position(), placed, ring),
+                    node(position, placed, ring),
                     recipe.wrap().isTied(),
                     recipe.cover() == Cover.CLEAR || !recipe.wrap().isTied() ? "" : words.cover(recipe.cover()),
                     row.load().verdict() != BranchLoad.Bearing.FINE,

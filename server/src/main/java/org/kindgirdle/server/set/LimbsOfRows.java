@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.kindgirdle.core.house.HouseRules;
 import org.kindgirdle.core.layer.LayerProjection;
 import org.kindgirdle.core.plan.LimbRoom;
 import org.kindgirdle.core.verdict.Level;
@@ -31,7 +32,10 @@ class LimbsOfRows {
     /** What a limb would suffer from the balls of the batch. */
     List<Remark> faults(SetCase batch) {
         return stands
-                .newFaults(batch.request().motherId(), batch.setOn(), further(batch.request(), batch.layers()))
+                .newFaults(
+                        batch.request().motherId(),
+                        batch.setOn(),
+                        further(batch.request(), batch.layers(), batch.context().rules()))
                 .stream()
                 .map(fault -> new Remark(Level.WARN, "LIMB", fault))
                 .toList();
@@ -59,7 +63,7 @@ class LimbsOfRows {
 
     /** The balls that the rows would add, by limb. */
     private static Map<Long, List<TakenFromMothers.BallOnLimb>> further(
-            SetRequest request, List<LayerProjection> layers) {
+            SetRequest request, List<LayerProjection> layers, HouseRules rules) {
         Map<Long, List<TakenFromMothers.BallOnLimb>> further = new HashMap<>();
         for (int i = 0; i < layers.size(); i++) {
             Long id = request.rows().get(i).limbId();
@@ -68,8 +72,9 @@ class LimbsOfRows {
                         .add(new TakenFromMothers.BallOnLimb(
                                 new LimbRoom.Standing(
                                         "row " + (i + 1),
-                                        request.rows().get(i).fromUnionMm(),
+                                        layers.get(i).state().set().fromUnionTakenMm(rules),
                                         layers.get(i).ball().ballLengthMm()),
+                                request.rows().get(i).fromUnionMm() != null,
                                 layers.get(i).ball().ballDiameterMm(),
                                 request.relief() == null ? layers.get(i).load().utilisation() : 0));
             }

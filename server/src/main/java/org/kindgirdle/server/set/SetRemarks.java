@@ -153,7 +153,7 @@ class SetRemarks {
         for (int i = 0; i < rows.size(); i++) {
             int row = i;
             Stream.concat(
-                            branches.of(rows.get(i), batch.context(), format).stream(),
+                            branches.of(batch.layers().get(i), batch.context(), format).stream(),
                             branches.ofSums(batch.request(), batch.layers().get(i), batch.context(), format).stream())
                     .map(remark -> new Remark(remark.level(), remark.key(), inRow(row, remark.sentence())))
                     .forEach(all::add);

@@ -1,5 +1,6 @@
 package org.kindgirdle.server.set;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -8,6 +9,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.kindgirdle.core.layer.Work;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.set.BallAsWrapped;
 import org.kindgirdle.core.set.Position;
 import org.kindgirdle.core.set.Wood;
 import org.kindgirdle.server.problem.Within;
@@ -64,7 +66,14 @@ record SetRequest(
      *
      * @param limbId the limb of the mother, if it is on record
      * @param trialSlotId the place of a trial that it stands for
-     * @param leavesBeyond leaves or buds on the tip side of the ring
+     * @param ringMm width of the ring as it was cut; null if nobody measured it
+     * @param wrapped the ball as it was wrapped; null for the one that is asked for
+     * @param wood its age; null if nobody said
+     * @param position on the limb; null if nobody said
+     * @param leavesBeyond leaves or buds on the tip side of the ring; null if nobody counted
+     * @param fromUnionMm from the ball to where the limb joins; null if nobody measured it
+     * @param leanDeg of the limb from upright; null if nobody measured it
+     * @param hollow whether its stem is hollow, or all pith; null if nobody said
      */
     record RowRequest(
             @Nullable Long limbId,
@@ -73,15 +82,24 @@ record SetRequest(
             @NotNull @Within(low = 1, high = 200, unit = "mm")
             Double diameterMm,
 
-            @NotNull Wood wood,
-            @NotNull Position position,
-            @NotNull @Within(low = 0, high = 5000) Integer leavesBeyond,
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable @Within(low = 1, high = 300, unit = "mm")
+            Double ringMm,
 
-            @NotNull @Within(low = 0, high = 20_000, unit = "mm")
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable @Valid
+            BallAsWrapped wrapped,
+
+            @Nullable Wood wood,
+            @Nullable Position position,
+            @Nullable @Within(low = 0, high = 5000) Integer leavesBeyond,
+
+            @Nullable @Within(low = 0, high = 20_000, unit = "mm")
             Double fromUnionMm,
 
-            @NotNull @Within(low = 0, high = 180, unit = "degrees")
+            @Nullable @Within(low = 0, high = 180, unit = "degrees")
             Double leanDeg,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            Boolean hollow,
 
             @Nullable School school,
             @NotNull Boolean specimen,

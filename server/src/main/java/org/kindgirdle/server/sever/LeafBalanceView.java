@@ -22,6 +22,8 @@ record LeafBalanceView(
         double supplyCm2PerMl,
         double mediumMl,
         double fillPercent,
+        boolean fillMeasured,
+        boolean leavesCounted,
         RootStage stage,
         double supplyCm2,
         int leaves,

@@ -64,7 +64,7 @@ class LeafBalances {
         double area = leafCm2 == null ? one.context().species().leafCm2() : leafCm2;
         double figure = LeafBalance.supplyCm2PerMl(rules);
         double mediumMl = one.projection().ball().mediumMl();
-        double fill = state.fillPercent() / 100;
+        double fill = state.fillTakenPercent(rules) / 100;
         Format format = new Format(person.units(), nursery.today());
         BestDay best = Weeks.ranked(rules, one.context().climate(), nursery.today());
         DayAhead bestDay = best.best().orElse(null);
@@ -97,7 +97,9 @@ class LeafBalances {
         return new LeafBalanceView(
                 figure,
                 mediumMl,
-                state.fillPercent(),
+                state.fillTakenPercent(rules),
+                state.fillPercent() != null,
+                leaves != null || state.set().leavesBeyond() != null,
                 state.stage(),
                 LeafBalance.supplyCm2(rules, figure, mediumMl, fill, state.stage()),
                 on,

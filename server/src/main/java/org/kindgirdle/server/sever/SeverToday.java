@@ -165,10 +165,10 @@ class SeverToday {
         };
     }
 
-    /** Leaves beyond the ring as they were counted; none while the plant has none. */
+    /** Leaves beyond the ring as they were counted, or taken where nobody did; none while the plant has none. */
     static int leaves(LayerState state, LayerContext context, LocalDate today) {
         boolean leafless = context.isLeafless(today);
-        return leafless ? 0 : state.set().leavesBeyond();
+        return leafless ? 0 : state.set().leavesTaken(context.rules());
     }
 
     private static @Nullable LocalDate severBy(LiveLayers.Live one) {

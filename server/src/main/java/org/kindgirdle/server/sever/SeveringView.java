@@ -74,7 +74,7 @@ record SeveringView(LocalDate today, List<PlaceWeek> weeks, List<ToSever> layers
             long placeId,
             String place,
             RootStage stage,
-            double fillPercent,
+            @Nullable Double fillPercent,
             NextStep step,
             String headline,
             @Nullable String changed,

@@ -20,6 +20,7 @@ import org.kindgirdle.core.look.NextStep;
 import org.kindgirdle.core.look.NextStepFact;
 import org.kindgirdle.core.look.NextStepRules;
 import org.kindgirdle.core.look.School;
+import org.kindgirdle.core.look.Sectors;
 import org.kindgirdle.core.plan.SettingWindows;
 import org.kindgirdle.core.set.Method;
 import org.kindgirdle.core.set.RingAndBall;
@@ -268,12 +269,15 @@ class MotherWords {
         LayerState state = layer.state();
         Map<String, String> values = new HashMap<>();
         values.put("look", look(layer.jobs(), format));
-        values.put("newRing", format.lengthMm(RingAndBall.againMm(context.rules(), state.ringMm())));
+        values.put("newRing", format.lengthMm(RingAndBall.againMm(context.rules(), context.ringMm(state))));
         values.put("stage", phrases.say("stage." + state.stage()));
         values.put("readyP", share(facts.get(NextStepFact.READY_P)));
         values.put("windowP", share(facts.get(NextStepFact.WINDOW_P)));
-        values.put("coverage", format.percent(state.sectors().coverage()));
-        values.put("gap", String.valueOf(state.sectors().widestGapDeg()));
+        Sectors sectors = state.sectors();
+        if (sectors != null) {
+            values.put("coverage", format.percent(sectors.coverage()));
+            values.put("gap", String.valueOf(sectors.widestGapDeg()));
+        }
         values.put("roots", phrases.inHundred(forecast.ready().roots()));
         values.put("rootsBefore", phrases.inHundred(forecast.ready().rootsBefore()));
         double full = forecast.ready().fullBy(forecast.thermalDays());
