@@ -5,6 +5,12 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'round', component: () => import('./round/Round.vue'), meta: { title: 'Round' } },
     {
+      path: '/round/paper',
+      name: 'paper-round',
+      component: () => import('./round/PaperRound.vue'),
+      meta: { title: 'A round on paper', under: 'round' },
+    },
+    {
       path: '/season',
       name: 'season',
       component: () => import('./season/Season.vue'),

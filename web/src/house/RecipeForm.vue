@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { type Schemas, post, put } from '@/shared/api/client'
 import { useMethods } from '@/shared/api/methods'
 import { toSend, typed, unitOf } from '@/shared/quantity'
@@ -10,12 +11,13 @@ import Field from '@/shared/ui/Field.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useEdit } from '@/shared/useEdit'
-import { capital, COVERS, MEDIA, METHODS, WOUNDS, WRAPS } from '@/shared/words'
+import { capital, COVERS, MEDIA, METHODS, WATERINGS, WOUNDS, WRAPS } from '@/shared/words'
 import { houseSupplies } from '@/shared/api/nursery'
 
 const props = defineProps<{ recipe: Schemas['RecipeView'] | null }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const session = useSession()
+const { t } = useI18n()
 const old = props.recipe
 const { saving, problem, stale, send, error, version, mineCounts } = useEdit<Schemas['RecipeView']>(
   old?.version ?? 0,
@@ -28,6 +30,7 @@ const hormone = ref(String(old?.recipe.hormonePpm ?? 0))
 const medium = ref<string>(old?.recipe.medium ?? 'MOSS')
 const wrap = ref<string>(old?.recipe.wrap ?? 'TIED_FILM')
 const cover = ref<string>(old?.recipe.cover ?? 'FOIL')
+const watering = ref<string>(old?.recipe.watering ?? 'BY_THE_SUM')
 const method = ref<string>(old?.recipe.method ?? 'AIR')
 const holds = ref(typed(old?.recipe.containerMl ?? 0, 'volume', session.units))
 const container = ref(typed(old?.recipe.containerG ?? 0, 'mass', session.units))
@@ -78,6 +81,7 @@ async function save(): Promise<void> {
       cover: cover.value,
       containerG: toSend(container.value, 'mass', session.units),
       containerMl: toSend(holds.value, 'volume', session.units),
+      watering: watering.value,
     },
     number: old?.number ?? 0,
     version: version.value,
@@ -107,6 +111,7 @@ async function save(): Promise<void> {
       <PickOne v-model="medium" label="Medium" :options="media" />
       <PickOne v-model="wrap" label="Wrap" :options="wraps" :error="error('wrap')" />
       <PickOne v-model="cover" label="Cover" :options="COVERS" />
+      <PickOne v-model="watering" :label="t('watering.label')" :options="WATERINGS" />
       <Field
         v-model="container"
         label="Container"

@@ -96,7 +96,7 @@ function sentence(one: Schemas['RecordView']): string {
         madeBy(d),
         isSaid('wound') && word(WOUNDS, String(d.wound)).toLowerCase(),
         isSaid('hormonePpm') && `${d.hormonePpm} ppm`,
-        isSaid('medium') && word(MEDIA, String(d.medium)),
+        isSaid('ballMedium') && word(MEDIA, String(d.ballMedium)),
         wrapped(d.wrapped),
         d.nurseRoots === true && t('made.nurseWords'),
       )

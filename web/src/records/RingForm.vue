@@ -46,7 +46,7 @@ function details(): Record<string, unknown> {
     wound: wound.value || null,
     hormonePpm: hormone.value === '0' ? 0 : kept ? number(String(kept.ppm)) : null,
     hormone: kept ? `${kept.name}${kept.lot ? `, lot ${kept.lot}` : ''}` : null,
-    medium: medium.value || null,
+    ballMedium: medium.value || null,
     wrapped: ball.value,
     nurseRoots: nurse.value ? nurse.value === 'YES' : null,
   }

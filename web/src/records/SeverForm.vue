@@ -92,7 +92,9 @@ const plainLeft = ref('')
 const aboveLimb = ref('')
 const plants = ref('')
 /** Leaves are said once somebody counted them, or touched one: what was only suggested was not done. */
-const isCounted = computed(() => leaves.value.trim() !== '' || touched.value)
+const isCounted = computed(
+  () => leaves.value.trim() !== '' || touched.value || balance.value?.leaves === 0,
+)
 const touched = ref(false)
 
 /** A forked piece: whether a limb of it stays on the mother, and how many plants it becomes. */
@@ -110,7 +112,7 @@ function keep(): void {
     kind: 'SEVERED',
     details: balance.value
       ? {
-          leavesBefore: isCounted.value ? balance.value.leaves : null,
+          leavesBefore: isCounted.value ? (wholeNumber(leaves.value) ?? balance.value.leaves) : null,
           leavesLeft: isCounted.value ? balance.value.leaves - count(states.value, 'off') : null,
           leavesHalved: isCounted.value ? count(states.value, 'half') : 0,
           leafCm2: leafCm2.value.trim() ? number(leafCm2.value) : null,

@@ -211,6 +211,11 @@ function openOther(): void {
             >Print it as a sheet to tick (PDF)</a
           >
         </p>
+        <p v-if="session.mayRecord">
+          <RouterLink class="link inline-flex min-h-12 items-center" :to="{ name: 'paper-round' }">{{
+            t('paper.link')
+          }}</RouterLink>
+        </p>
       </nav>
     </section>
     <section v-if="at" aria-label="The layer" class="min-w-0 lg:border-l lg:border-line lg:pl-6">

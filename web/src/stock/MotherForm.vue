@@ -40,7 +40,7 @@ const parts = useHouseRule(() =>
 )
 const rights = ref<string>(old?.rights ?? 'FREE')
 const permission = ref(old?.permission ?? '')
-const leafyShoots = ref(String(old?.leafyShoots ?? 30))
+const leafyShoots = ref(String(old?.leafyShoots ?? ''))
 const note = ref(old?.note ?? '')
 
 const speciesOptions = computed<[string, string][]>(() =>

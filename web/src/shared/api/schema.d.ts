@@ -4194,10 +4194,10 @@ export interface components {
             sentence: string;
         };
         Rerung: {
+            /** @enum {string|null} */
+            ballMedium?: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL" | null;
             hormone?: string | null;
             hormonePpm?: number | string | null;
-            /** @enum {string|null} */
-            medium?: "MOSS" | "COIR" | "PEAT" | "COIR_PERLITE" | "COIR_HUSK" | "COIR_SAND" | "MANURE_EARTH" | "HUSK_FIBRE" | "POTTING_MIX" | "HEAVY_SOIL" | null;
             nurseRoots?: boolean | null;
             /** Format: int64 */
             recipeId?: number | null;

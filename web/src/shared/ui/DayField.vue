@@ -26,6 +26,8 @@ const props = defineProps<{
 const day = defineModel<string>({ required: true })
 /** what was typed and is no day yet; empty otherwise */
 const unread = defineModel<string>('unread', { default: '' })
+/** somebody is done with typing it, or has picked it */
+const emit = defineEmits<{ settled: [day: string] }>()
 const { t } = useI18n()
 const session = useSession()
 const about = useId()
@@ -64,13 +66,17 @@ watch(day, (now) => {
 
 /** What was understood stands there as everything else shows a day. */
 function settle(): void {
-  if (isGood.value && read.value.is === 'day') typed.value = longDay(read.value.day)
+  if (!isGood.value || read.value.is !== 'day') return
+  const one = read.value.day
+  typed.value = longDay(one)
+  emit('settled', one)
 }
 
 function pick(one: string): void {
   typed.value = longDay(one)
   day.value = one
   unread.value = ''
+  emit('settled', one)
 }
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { Problem } from '../api/client'
 import { addDays, dayText, weekdayText } from '../dates'
@@ -13,8 +13,12 @@ const session = useSession()
 const queries = useQueryClient()
 const busy = ref(false)
 const { t } = useI18n()
-/** the day that it is moved to, once one is typed or picked */
-const to = computed({ get: () => session.today, set: (day: string) => day > session.today && void move(day) })
+/** the day that is typed or picked to move to */
+const to = ref(session.today)
+watch(
+  () => session.today,
+  (now) => (to.value = now),
+)
 
 async function move(to: string): Promise<void> {
   busy.value = true
@@ -47,6 +51,7 @@ async function move(to: string): Promise<void> {
       ahead
       :min="session.today"
       :disabled="busy"
+      @settled="$event > session.today && move($event)"
     />
   </div>
 </template>

@@ -190,6 +190,7 @@ class LifeOfALayerTest {
 
         visit.later("2026-10-02");
         // a plant that stands well is seen so before it may move
+        visit.button("Stands well").click();
         visit.tap("observe");
         assertThat(records("OBSERVED")).hasCount(1);
         for (String rung : List.of("shade", "half shade", "light shade", "open")) {
@@ -249,10 +250,10 @@ class LifeOfALayerTest {
         // another day, typed where nobody walks
         seasons.getByText("Record what was seen").click();
         visit.list("Of").selectOption(new SelectOption().setIndex(0));
-        seasons.locator("input[type=date]").fill("2027-05-20");
+        seasons.getByPlaceholder("as 10 jul").fill("2027-05-20");
         visit.tap("keep-leaf");
         assertThat(visit.see("problem")).containsText("Only what was seen is recorded");
-        seasons.locator("input[type=date]").fill("2027-05-03");
+        seasons.getByPlaceholder("as 10 jul").fill("2027-05-03");
         visit.tap("keep-leaf");
         assertThat(seasons).containsText("3 May, seen by Ivo");
     }

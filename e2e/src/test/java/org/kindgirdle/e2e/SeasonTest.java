@@ -39,7 +39,7 @@ class SeasonTest {
         try (Visit visit = Visit.desk(application).signedInAs("pell")) {
             visit.open("/season");
             visit.page().locator("[data-species=CYDOBL]").click();
-            visit.see("start-day").fill("2026-05-25");
+            visit.see("start-day").locator("input").fill("2026-05-25");
             assertThat(visit.see("start-verdict")).containsText("25 May: good.");
             assertThat(visit.see("start-words")).containsText(Pattern.compile("\\d+ in 100: set on .* in 100 root"));
             String likeliest = visit.see("start-verdict").innerText();
@@ -54,7 +54,7 @@ class SeasonTest {
             assertThat(slider).hasAttribute("aria-valuetext", Pattern.compile("30 May: Good, \\d+%"));
             assertThat(visit.page()).hasURL(Pattern.compile("start=2026-05-30"));
 
-            visit.see("start-day").fill("2026-09-01");
+            visit.see("start-day").locator("input").fill("2026-09-01");
             assertThat(visit.see("start-verdict")).containsText("1 September: over winter.");
             assertThat(visit.see("start-words")).containsText("The last good day is");
             assertThat(visit.see("start-words")).containsText("Or set it from");

@@ -226,6 +226,7 @@ class ShedTest {
     void a_plant_that_fails_the_test_goes_only_with_a_reason_and_has_its_papers() {
         visit.open("/layers/" + outside);
         assertThat(visit.see("release-test")).containsText("It does not stand in the open yet.");
+        visit.radio("Sale").click();
         visit.tap("release");
         assertThat(visit.page().getByRole(AriaRole.ALERT).first()).containsText("say why");
         visit.field("It goes all the same, because").fill("Given to a neighbour");

@@ -108,12 +108,12 @@ public record LayerContext(
      */
     public LayerContext asRerung(LayerState state) {
         LayerRecord.Rerung again = state.rerung();
-        if (again == null || again.wound() == null && again.hormonePpm() == null && again.medium() == null) {
+        if (again == null || again.wound() == null && again.hormonePpm() == null && again.ballMedium() == null) {
             return this;
         }
         boolean wentOnSince = before != null && wrappedBy(state) == before;
         Recipe made = (wentOnSince ? Require.present("before", before) : recipe)
-                .with(again.wound(), again.hormonePpm(), again.medium());
+                .with(again.wound(), again.hormonePpm(), again.ballMedium());
         return wentOnSince ? copy(recipe, made, plantClimate, kept) : copy(made, before, plantClimate, kept);
     }
 

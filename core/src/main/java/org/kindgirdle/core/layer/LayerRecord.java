@@ -270,7 +270,7 @@ public sealed interface LayerRecord {
      * @param wound how it was cut; null for the recipe's
      * @param hormonePpm IBA, 0 for none; null for the recipe's
      * @param hormone which of the house's hormones, with its lot; null if nobody said
-     * @param medium fresh in the ball; null for the recipe's
+     * @param ballMedium fresh in the ball; null for the recipe's
      * @param wrapped the new ball as it was wrapped; null for the one that is asked for
      * @param nurseRoots whether roots higher up were kept, to nurse it; null if nobody said
      */
@@ -281,7 +281,7 @@ public sealed interface LayerRecord {
             @Nullable Wound wound,
             @Nullable Double hormonePpm,
             @Nullable String hormone,
-            @Nullable Medium medium,
+            @Nullable Medium ballMedium,
             @Nullable BallAsWrapped wrapped,
             @Nullable Boolean nurseRoots)
             implements LayerRecord {
@@ -309,7 +309,7 @@ public sealed interface LayerRecord {
 
         /** The same by a version of a recipe. */
         public Rerung by(long id, int number) {
-            return new Rerung(ringMm, id, number, wound, hormonePpm, hormone, medium, wrapped, nurseRoots);
+            return new Rerung(ringMm, id, number, wound, hormonePpm, hormone, ballMedium, wrapped, nurseRoots);
         }
     }
 
@@ -378,7 +378,7 @@ public sealed interface LayerRecord {
      * @param leavesHalved how many of those were cut in half
      * @param leafCm2 area of one whole leaf; null for the one of its species' profile
      * @param shelter where it went; null if nobody said
-     * @param fruitLeft whether a few flowers or fruit were left on, to hold back top growth
+     * @param fruitLeft whether a few flowers or fruit were left on, to hold back top growth; null if nobody said
      * @param placeId of the place where it stands now; null for where its mother stands
      * @param aboveLimb whether it was cut above a limb of the same piece, which stays on the mother; null if nobody said
      * @param plants how many plants the piece becomes, 1 to 20, as of a fork that is parted; null for one
@@ -404,7 +404,6 @@ public sealed interface LayerRecord {
             // records older than these questions have no answer to them
             leavesHalved = leavesHalved == null ? 0 : leavesHalved;
             within("leavesHalved", leavesHalved, leavesLeft == null ? MAX_LEAVES : leavesLeft);
-            fruitLeft = fruitLeft != null && fruitLeft;
             if (leafCm2 != null) {
                 Require.within("leafCm2", leafCm2, 0.1, 20_000);
             }
@@ -455,7 +454,7 @@ public sealed interface LayerRecord {
      * @param ladder the way that it is to go; null for the one that its medium asks
      * @param pot which of the house's pots; empty if nobody said
      * @param oldMedium what became of the ball; null if nobody said
-     * @param circlingTrimmed whether roots that circled were cut
+     * @param circlingTrimmed whether roots that circled were cut; null if nobody said
      * @param placeId of the place where it stands now; null for where it stood
      */
     record Potted(
@@ -471,7 +470,6 @@ public sealed interface LayerRecord {
         public Potted {
             within("potMl", potMl, 500_000);
             pot = pot == null ? "" : pot;
-            circlingTrimmed = circlingTrimmed != null && circlingTrimmed;
         }
 
         public Potted(@Nullable FirstMedium medium, @Nullable Double potMl, @Nullable Ladder ladder) {

@@ -40,6 +40,7 @@ import org.kindgirdle.core.set.BallAsWrapped;
  * @param cutPlannedOn the day on which it is to be severed; null if none was settled on
  * @param plant after severance; null before it
  * @param placeId where the plant stands; null before severance, and for where its mother stands
+ * @param lossWords what it was lost by, where no cause says it; empty otherwise
  * @param endedOn the day it was released or lost; null while it lives
  * @param madeBy the recipe by which it was ringed again, or stood in water, last; null for the one it was set by
  * @param lastOn the day of the newest record
@@ -79,6 +80,7 @@ public record LayerState(
         @Nullable PlantState plant,
         @Nullable Long placeId,
         @Nullable LossCause lossCause,
+        String lossWords,
         @Nullable LocalDate endedOn,
         @Nullable MadeBy madeBy,
         LocalDate lastOn,
@@ -175,7 +177,8 @@ public record LayerState(
         }
         Double said = null;
         for (LookOn one : looks) {
-            boolean isThat = one.look().stage() == last().look().stage() && one.look().fillPercent() != null;
+            boolean isThat =
+                    one.look().stage() == last().look().stage() && one.look().fillPercent() != null;
             said = isThat ? one.look().fillPercent() : said;
         }
         return said;

@@ -61,6 +61,7 @@ public final class Replay {
     private @Nullable Long placeId;
     private final List<PlantState.Seen> seen = new ArrayList<>();
     private @Nullable LossCause lossCause;
+    private String lossWords = "";
     private LayerState.@Nullable MadeBy madeBy;
     private @Nullable Integer leavesLeft;
     private @Nullable LocalDate endedOn;
@@ -185,6 +186,7 @@ public final class Replay {
         } else if (what instanceof LayerRecord.Lost lost) {
             phase = LayerPhase.LOST;
             lossCause = lost.cause();
+            lossWords = lost.words() == null ? "" : lost.words();
             endedOn = on;
         }
         lastOn = on;
@@ -382,6 +384,7 @@ public final class Replay {
                 .plant(plant)
                 .placeId(placeId)
                 .lossCause(lossCause)
+                .lossWords(lossWords)
                 .endedOn(endedOn)
                 .madeBy(madeBy)
                 .lastOn(lastOn)

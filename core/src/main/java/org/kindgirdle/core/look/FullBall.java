@@ -16,9 +16,11 @@ final class FullBall {
             return in.isFrostAtLeast(in.rules().count(Thresholds.NEAR_DAYS)) ? NextStep.WAIT : null;
         }
         // where nobody looked round it, nobody knows that it is uneven
-        boolean uneven = in.isKnown(NextStepFact.COVERAGE)
-                && (!in.reaches(NextStepFact.COVERAGE, Thresholds.EVEN_COVERAGE)
-                        || in.reaches(NextStepFact.WIDEST_GAP, Thresholds.WIDEST_GAP));
+        boolean patchy =
+                in.isKnown(NextStepFact.COVERAGE) && !in.reaches(NextStepFact.COVERAGE, Thresholds.EVEN_COVERAGE);
+        boolean gaping =
+                in.isKnown(NextStepFact.WIDEST_GAP) && in.reaches(NextStepFact.WIDEST_GAP, Thresholds.WIDEST_GAP);
+        boolean uneven = patchy || gaping;
         boolean time = in.isFrostAtLeast(in.establishDays() + in.rules().count(Thresholds.RESCORE_DAYS));
         return uneven && time && !in.reaches(NextStepFact.RESCORES, Thresholds.MAX_RESCORES) ? NextStep.RESCORE : null;
     }

@@ -51,7 +51,11 @@ public final class WhatWouldChange {
             case CONDITIONS -> Stream.of(Condition.values()).map(one -> toggled(in, one));
             case STAGE -> Stream.of(RootStage.values());
             case SCHOOL -> Stream.of(School.values());
-            case COVERAGE -> nearest(in.number(name), rules.of(Thresholds.EVEN_COVERAGE));
+            // where nobody looked round it, it may be uneven
+            case COVERAGE ->
+                in.isKnown(name)
+                        ? nearest(in.number(name), rules.of(Thresholds.EVEN_COVERAGE))
+                        : Stream.of(Math.nextDown(rules.of(Thresholds.EVEN_COVERAGE)));
             case WIDEST_GAP -> {
                 int limit = rules.count(Thresholds.WIDEST_GAP);
                 int sector = 45;

@@ -85,6 +85,16 @@ class AsDoneTest {
     }
 
     @Test
+    void of_what_nobody_looked_round_it_is_told_that_it_may_be_uneven() {
+        Carrow specimen = new Carrow().setOn(Carrow.SET_ON, School.IN_LEAF, true);
+        specimen.on(JULY, new LayerRecord.Looked(RootStage.FILLED, null, null, Set.of()));
+        LayerContext context = Carrow.context(Carrow.QUINCE);
+        assertThat(ComingSteps.changes(Replay.of(specimen.journal()), context, JULY))
+                .anyMatch(change -> change.to().name() == org.kindgirdle.core.look.NextStepFact.COVERAGE
+                        && change.step() == NextStep.RESCORE);
+    }
+
+    @Test
     void a_new_ring_goes_by_its_own_wound_hormone_and_medium() {
         Carrow quince = new Carrow().set();
         quince.on(

@@ -15,8 +15,11 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -259,9 +262,12 @@ public final class Visit implements AutoCloseable {
 
     /** The demo's day moves on. */
     public void later(String day) {
-        page.getByTestId("demo-clock").getByLabel("to").fill(day);
-        assertThat(page.getByTestId("demo-clock").getByLabel("to")).hasValue(day);
-        assertThat(page.getByTestId("demo-clock").getByLabel("to")).isEnabled();
+        Locator to = page.getByTestId("demo-clock").getByPlaceholder("as 10 jul");
+        to.fill(day);
+        to.press("Enter");
+        String told = LocalDate.parse(day).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
+        assertThat(page.getByTestId("demo-clock")).containsText(told);
+        assertThat(to).isEnabled();
     }
 
     /** Requests that left the machine. */

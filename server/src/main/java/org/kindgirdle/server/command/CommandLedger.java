@@ -2,6 +2,7 @@ package org.kindgirdle.server.command;
 
 import java.sql.SQLException;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.kindgirdle.server.digest.Sha256;
@@ -11,7 +12,9 @@ import org.kindgirdle.server.sentences.Refusals;
 import org.kindgirdle.server.time.BusinessClock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Runs a command once. The client makes its UUID; the row of the command is written in the same transaction as its
@@ -19,6 +22,9 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Service
 public class CommandLedger {
+
+    /** Fields that requests have got since 0.3. */
+    private static final Set<String> ADDED = Set.of("occurredOn", "ringMm", "wrapped", "hollow");
 
     /** MariaDB's error for a transaction that was taken back for another. */
     private static final int DEADLOCK = 1213;
@@ -99,6 +105,16 @@ public class CommandLedger {
     }
 
     private String hash(String kind, Object body) {
-        return Sha256.hex(kind + "\n" + json.writeValueAsString(body));
+        JsonNode tree = json.valueToTree(body);
+        forgetUnsaid(tree);
+        return Sha256.hex(kind + "\n" + json.writeValueAsString(tree));
+    }
+
+    /** What a command of before could not say, it does not say: sent again after an update it is the same command. */
+    private static void forgetUnsaid(JsonNode tree) {
+        if (tree instanceof ObjectNode object) {
+            ADDED.stream().filter(name -> object.path(name).isNull()).forEach(object::remove);
+        }
+        tree.forEach(CommandLedger::forgetUnsaid);
     }
 }

@@ -97,7 +97,9 @@ class RecordTable implements Table {
                 .forEach(places -> places.forEach(place -> {
                     Column one = place.column();
                     Column before = all.putIfAbsent(one.name(), one.asOptional());
-                    if (before != null && before.kind() != one.kind()) {
+                    boolean isAlike = before == null
+                            || before.kind() == one.kind() && before.codes().equals(one.codes());
+                    if (!isAlike) {
                         throw new IllegalStateException("two kinds of record mean different things by " + one.name());
                     }
                 }));

@@ -172,7 +172,11 @@ class Passports {
             key = "done.RELEASED." + (released.destination() == null ? "UNSAID" : released.destination());
         } else if (what instanceof LayerRecord.Lost lost) {
             key = "done.LOST";
-            values.put("cause", phrases.say("cause." + lost.cause()));
+            values.put(
+                    "cause",
+                    lost.words() == null || lost.words().isEmpty()
+                            ? phrases.say("cause." + lost.cause())
+                            : lost.words());
         } else {
             return Optional.empty();
         }

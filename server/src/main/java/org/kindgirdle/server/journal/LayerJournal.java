@@ -175,6 +175,9 @@ public class LayerJournal {
      */
     @Transactional
     Recorded append(String code, UUID uuid, RecordRequest request, boolean isOfOldPage) {
+        if (request.kind() == RecordKind.SET && request.corrects() == null) {
+            throw noSetting();
+        }
         if (isOfOldPage) {
             RecordCodec.OfOldPage read = codec.readOfOldPage(request.kind(), request.details());
             String note = request.note() == null ? "" : request.note();
@@ -337,12 +340,16 @@ public class LayerJournal {
         }
     }
 
+    private static ProblemException noSetting() {
+        return ProblemException.invalid(
+                "kind", "SET", Refusals.say("record.kind.set.allowed"), Refusals.say("record.kind.set"));
+    }
+
     private static void checkCorrection(RecordKind kind, @Nullable UUID corrects, List<LayerEvent> journal) {
         boolean putsASettingRight = journal.stream()
                 .anyMatch(event -> event.id().equals(corrects) && event.what() instanceof LayerRecord.Setting);
         if (kind == RecordKind.SET && !putsASettingRight) {
-            throw ProblemException.invalid(
-                    "kind", "SET", Refusals.say("record.kind.set.allowed"), Refusals.say("record.kind.set"));
+            throw noSetting();
         }
         if (kind == RecordKind.WITHDRAWN && corrects == null) {
             throw ProblemException.invalid(

@@ -1,6 +1,5 @@
 package org.kindgirdle.server.journal;
 
-import com.fasterxml.jackson.annotation.JsonInclude;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -23,7 +22,7 @@ record ManyRequest(
         @NotNull @NotEmpty @Size(max = 500) List<String> codes,
         @NotNull RecordKind kind,
         @Nullable Instant occurredAt,
-        @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable LocalDate occurredOn,
+        @Nullable LocalDate occurredOn,
         @Nullable @Size(max = 1000) String note,
         @NotNull JsonNode details) {
 

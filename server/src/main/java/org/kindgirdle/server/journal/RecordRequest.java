@@ -1,6 +1,5 @@
 package org.kindgirdle.server.journal;
 
-import com.fasterxml.jackson.annotation.JsonInclude;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
@@ -22,7 +21,7 @@ import tools.jackson.databind.JsonNode;
 record RecordRequest(
         @NotNull RecordKind kind,
         @Nullable Instant occurredAt,
-        @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable LocalDate occurredOn,
+        @Nullable LocalDate occurredOn,
         @Nullable UUID corrects,
         @Nullable @Size(max = 1000) String note,
 

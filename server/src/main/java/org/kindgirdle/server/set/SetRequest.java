@@ -1,6 +1,5 @@
 package org.kindgirdle.server.set;
 
-import com.fasterxml.jackson.annotation.JsonInclude;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -82,11 +81,10 @@ record SetRequest(
             @NotNull @Within(low = 1, high = 200, unit = "mm")
             Double diameterMm,
 
-            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable @Within(low = 1, high = 300, unit = "mm")
+            @Nullable @Within(low = 1, high = 300, unit = "mm")
             Double ringMm,
 
-            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable @Valid
-            BallAsWrapped wrapped,
+            @Nullable @Valid BallAsWrapped wrapped,
 
             @Nullable Wood wood,
             @Nullable Position position,
@@ -98,8 +96,7 @@ record SetRequest(
             @Nullable @Within(low = 0, high = 180, unit = "degrees")
             Double leanDeg,
 
-            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
-            Boolean hollow,
+            @Nullable Boolean hollow,
 
             @Nullable School school,
             @NotNull Boolean specimen,

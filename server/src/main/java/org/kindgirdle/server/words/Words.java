@@ -56,6 +56,7 @@ public class Words {
         }
         LayerState state = layer.state();
         String cause = state.lossCause() == null ? "" : phrases.say("cause." + state.lossCause());
+        cause = state.lossWords().isEmpty() ? cause : state.lossWords();
         return new Advice(
                 null, Advice.Tone.DONE, phrases.say("step.DONE." + state.phase(), Map.of("cause", cause)), List.of());
     }

@@ -109,7 +109,8 @@ class LayerLifeTest {
     @ParameterizedTest
     @EnumSource(LossCause.class)
     void a_layer_can_be_lost_for_every_cause(LossCause cause) {
-        record(Map.of("kind", "LOST", "details", Map.of("cause", cause)));
+        String words = cause == LossCause.OTHER ? "a mower" : "";
+        record(Map.of("kind", "LOST", "details", Map.of("cause", cause, "words", words)));
         assertThat(page().path("phase").asString()).isEqualTo("LOST");
         assertThat(page().at("/advice/headline").asString()).startsWith("Lost: ");
     }
