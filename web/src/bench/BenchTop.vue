@@ -89,13 +89,6 @@ watch(
       :today="session.today"
       :earliest="addDays(session.today, -MAX_DAYS_BACK)"
     />
-    <WhenDone
-      v-model="setOn"
-      class="sm:col-span-2"
-      :label="t('bench.setOn')"
-      :today="session.today"
-      :earliest="addDays(session.today, -MAX_DAYS_BACK)"
-    />
     <Choice
       v-if="head.motherId && asksForShoot"
       v-model="head.shootBelow"

@@ -92,9 +92,7 @@ const plainLeft = ref('')
 const aboveLimb = ref('')
 const plants = ref('')
 /** Leaves are said once somebody counted them, or touched one: what was only suggested was not done. */
-const isCounted = computed(
-  () => leaves.value.trim() !== '' || touched.value || balance.value?.leaves === 0,
-)
+const isCounted = computed(() => leaves.value.trim() !== '' || touched.value || balance.value?.leaves === 0)
 const touched = ref(false)
 
 /** A forked piece: whether a limb of it stays on the mother, and how many plants it becomes. */

@@ -214,6 +214,8 @@ class LifeOfALayerTest {
         assertThat(advice()).containsText(Pattern.compile("release", Pattern.CASE_INSENSITIVE));
         visit.radio("Own mother stock").click();
         visit.field("Its code as a mother").fill("QU-09");
+        // nobody counts for whoever raises her
+        visit.field("Leafy shoots").fill("3");
         visit.tap("release");
         // it is a mother now, with its line
         assertThat(visit.heading("QU-09")).isVisible();
