@@ -2,7 +2,7 @@
 import { nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
-import { show, unitOf } from '@/shared/quantity'
+import { show, typed, unitOf } from '@/shared/quantity'
 import { useSession } from '@/shared/session'
 import { POSITIONS, WOODS } from '@/shared/words'
 import { cellsOf, COLUMNS, lay, type Column } from './sheet'
@@ -128,18 +128,19 @@ function head(column: Column): string {
 }
 const options = (column: Column): [string, string][] =>
   column === 'wood' ? [['', t('bench.woodNotSaid')], ...WOODS] : [['', t('notSaid.option')], ...POSITIONS]
-const mm = (value: number) => show(value, 'length', session.units)
+/** The unit stands in the head of the column. */
+const plain = (mm: number) => typed(Math.round(mm), 'length', session.units)
 /** What a cell is taken as that nobody fills in. */
-function taken(column: Column, index: number): string | undefined {
+function takenFor(column: Column, index: number): string | undefined {
   if (column === 'diameter') return t('bench.diameterAs')
   if (column === 'leaves') return String(props.taken.leaves)
   if (column === 'lean') return String(props.taken.leanDeg)
-  if (column === 'fromUnion') return mm(props.taken.fromUnionMm)
+  if (column === 'fromUnion') return plain(props.taken.fromUnionMm)
   const ring = props.sums[index]?.ball.ringMm
-  return column === 'ring' && ring && !rows.value[index]!.ring ? mm(ring) : undefined
+  return column === 'ring' && ring && !rows.value[index]!.ring ? plain(ring) : undefined
 }
 const placeholder = (column: Column, index: number) => {
-  const as = taken(column, index)
+  const as = takenFor(column, index)
   return as && column !== 'diameter' ? t('bench.as', { taken: as }) : as
 }
 </script>
@@ -150,7 +151,7 @@ const placeholder = (column: Column, index: number) => {
       v-for="(row, index) in rows"
       :key="row.key"
       data-row
-      class="grid grid-cols-2 items-start gap-2 border-l-4 pl-3 sm:grid-cols-[1fr_1.7fr_1.5fr_0.8fr_1fr_0.8fr_1fr_auto]"
+      class="grid grid-cols-2 items-start gap-2 border-l-4 pl-3 sm:grid-cols-[1fr_1.4fr_1.4fr_0.8fr_1fr_0.8fr_1fr_auto]"
       :class="index === at ? 'border-lichen' : 'border-line'"
       @focusin="emit('at', index)"
     >
@@ -158,7 +159,7 @@ const placeholder = (column: Column, index: number) => {
       <label
         v-for="column in COLUMNS.filter((one) => isRing || one !== 'ring')"
         :key="column"
-        class="grid gap-1 text-sm"
+        class="flex h-full flex-col justify-end gap-1 text-sm"
       >
         <span :class="index ? 'sm:sr-only' : ''">{{ head(column) }}</span>
         <input
@@ -189,7 +190,7 @@ const placeholder = (column: Column, index: number) => {
       <button
         type="button"
         class="min-h-12 min-w-10"
-        :class="index ? '' : 'sm:mt-6'"
+        :class="index ? '' : 'self-end'"
         :aria-label="`Remove branch ${index + 1}`"
         @click="emit('remove', row.key)"
       >

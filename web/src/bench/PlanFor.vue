@@ -36,8 +36,8 @@ async function plan(): Promise<void> {
   <div v-else class="grid gap-2">
     <div class="flex flex-wrap items-end gap-2">
       <DayField
-        ahead
         v-model="day"
+        ahead
         label="To be set on"
         :error="error('day')"
         @keydown.enter.prevent="plan"

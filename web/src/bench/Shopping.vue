@@ -55,7 +55,7 @@ const items = computed<[string, string][]>(() => {
 <template>
   <h1 class="text-2xl">Shopping list</h1>
   <div class="mt-3 flex flex-wrap items-end gap-4 print:hidden">
-    <DayField ahead v-model="day" class="max-w-48" label="For the batches of" />
+    <DayField v-model="day" ahead class="max-w-48" label="For the batches of" />
     <button v-if="list?.batches.length" type="button" class="btn" @click="print">Print</button>
     <RouterLink class="link inline-flex min-h-12 items-center" :to="{ name: 'bench' }"
       >Back to the bench</RouterLink

@@ -314,8 +314,8 @@ async function save(): Promise<void> {
         />
         <Field v-model="one.lot" label="Lot" />
         <DayField
-          ahead
           v-model="one.expiresOn"
+          ahead
           label="Good until"
           :error="error(`hormones[${index}].expiresOn`)"
         />

@@ -360,7 +360,7 @@ export const en = {
     plantsWords: 'becomes {count} plants',
   },
   correct: {
-    title: '{what} of {day}, as it should have been recorded',
+    title: '{what}, {day}: as it should have been recorded',
     day: 'The day',
     back: 'Back',
   },

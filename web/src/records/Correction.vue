@@ -36,7 +36,7 @@ function keep(what: NewRecord): void {
     <h2 id="correct-title" class="text-lg">
       {{
         t('correct.title', {
-          what: KINDS[wrong.kind]!.toLowerCase(),
+          what: KINDS[wrong.kind],
           day: dayText(wrong.on, layer.asOf),
         })
       }}

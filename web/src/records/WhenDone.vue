@@ -36,8 +36,9 @@ watch(
 </script>
 
 <template>
-  <div class="flex flex-wrap items-end gap-x-4 gap-y-2" data-testid="when">
-    <Choice v-model="chosen" :label="label ?? t('when.label')" :options="ways" />
+  <div class="flex flex-wrap items-center gap-x-3 gap-y-2" data-testid="when">
+    <b aria-hidden="true">{{ label ?? t('when.label') }}</b>
+    <Choice v-model="chosen" hide-label :label="label ?? t('when.label')" :options="ways" />
     <DayField
       v-if="chosen === OTHER"
       v-model="typed"

@@ -26,7 +26,7 @@ const on = computed(() => String(route.query.on ?? ''))
 const { round, error, refetch, isPending, cards, fetchAll, places, jobs, done, news } = useWalk(on)
 const MAX_NEWS = 3
 /** the day on which the round was walked, where it is typed from paper: it holds from layer to layer */
-const day = ref<string | null>('')
+const walkedOn = ref<string | null>('')
 const begun = ref<string[]>([])
 const skipped = ref(new Set<string>())
 const codes = computed(() => jobs.value.map((job) => job.code))
@@ -169,7 +169,7 @@ function openOther(): void {
         :today="round.today"
         :at="wide ? at : ''"
         :skipped="skipped"
-        :day="day"
+        :day="walkedOn"
         @open="open"
       />
       <form class="mt-5 flex items-end gap-2" @submit.prevent="openOther">
@@ -225,7 +225,7 @@ function openOther(): void {
       </nav>
       <RoundCard
         v-if="cards.has(at)"
-        v-model:day="day"
+        v-model:day="walkedOn"
         :layer="cards.get(at)!"
         :why="why"
         :next="next"

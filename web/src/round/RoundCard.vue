@@ -182,8 +182,8 @@ async function undo(): Promise<void> {
           @close="puttingOff = false"
         />
         <RecordForms
-          v-model:day="day"
           v-else
+          v-model:day="day"
           v-model:other="other"
           thumb
           :layer="layer"

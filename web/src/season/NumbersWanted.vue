@@ -120,7 +120,7 @@ function basis(records: number): string {
         :error="error('wanted')"
       />
       <PickOne v-if="varieties.length > 1" v-model="variety" label="Variety" :options="varieties" />
-      <DayField ahead v-model="by" class="max-w-48" label="Released by" :error="error('by')" />
+      <DayField v-model="by" ahead class="max-w-48" label="Released by" :error="error('by')" />
       <Choice
         v-model="confidence"
         label="How sure"

@@ -51,7 +51,7 @@ const { answer, problem, error, ask } = useSum('/api/v1/sums/cover', body)
       :options="species.map((one) => [one.profile.code, capital(one.profile.common)] as [string, string])"
     />
     <PickOne v-model="cover" label="Cover planned" :options="COVERS" />
-    <DayField ahead v-model="from" label="From" :error="error('from')" />
+    <DayField v-model="from" ahead label="From" :error="error('from')" />
     <Choice
       v-model="algae"
       label="Algae in the ball?"

@@ -99,24 +99,24 @@ onMounted(() => void go(at.value))
       </thead>
       <tbody>
         <tr v-for="week in weeks" :key="week[0]">
-          <td v-for="day in week" :key="day" class="p-0">
+          <td v-for="one in week" :key="one" class="p-0">
             <button
-              v-if="day.slice(0, 7) === at.slice(0, 7)"
+              v-if="one.slice(0, 7) === at.slice(0, 7)"
               type="button"
               class="size-11 border-2"
               :class="[
-                day === props.day ? 'border-lichen bg-lichen-pale font-bold' : 'border-transparent',
-                isOut(day) ? 'text-muted line-through' : 'cursor-pointer',
-                day === today ? 'underline' : '',
+                one === day ? 'border-lichen bg-lichen-pale font-bold' : 'border-transparent',
+                isOut(one) ? 'text-muted line-through' : 'cursor-pointer',
+                one === today ? 'underline' : '',
               ]"
-              :data-day="day"
-              :tabindex="day === at ? 0 : -1"
-              :disabled="isOut(day)"
-              :aria-label="`${weekdayText(day)} ${longDay(day)}`"
-              :aria-current="day === today ? 'date' : undefined"
-              @click="emit('pick', day)"
+              :data-day="one"
+              :tabindex="one === at ? 0 : -1"
+              :disabled="isOut(one)"
+              :aria-label="`${weekdayText(one)} ${longDay(one)}`"
+              :aria-current="one === today ? 'date' : undefined"
+              @click="emit('pick', one)"
             >
-              {{ Number(day.slice(8)) }}
+              {{ Number(one.slice(8)) }}
             </button>
           </td>
         </tr>

@@ -160,7 +160,7 @@ class AsDoneTest {
             phone.see("keep-other").tap();
             assertThat(phone.see("follows")).isVisible();
             phone.context().setOffline(false);
-            assertThat(phone.see("follows")).hasCount(0);
+            assertThat(phone.see("sync")).hasCount(0);
         }
         JsonNode layer = layer(codes.get(1));
         assertThat(layer.at("/advice/headline").asString()).contains("a mower");

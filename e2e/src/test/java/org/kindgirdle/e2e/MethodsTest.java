@@ -59,9 +59,10 @@ class MethodsTest {
                 assertThat(visit.see("advice")).containsText("It makes roots under the foil");
                 visit.tap("as-air");
                 assertThat(visit.see("made-by").locator("option:checked")).hasText("Moss and foil");
+                visit.field("New ring, as cut").fill("30 mm");
                 assertThat(visit.axe()).isEmpty();
                 visit.tap("keep-other");
-                assertThat(visit.see("records")).containsText("wide, Moss and foil");
+                assertThat(visit.see("records")).containsText("30 mm wide, Moss and foil");
                 assertThat(visit.page().getByText(Pattern.compile("days ago · foil start")))
                         .hasCount(0);
             }
